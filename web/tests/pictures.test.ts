@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { drawDrum } from "../src/screens/brakeData/drumDrawing";
 import { drawCorner } from "../src/parts/sectionGeometry";
 import { horizon, placed, type Mark } from "../src/parts/timelineScale";
 import { coursePaths, dateTicks, picture, runs, spaced, staggered } from "../src/screens/wear/wearScale";
@@ -192,5 +193,33 @@ describe("the wear chart", () => {
     const ticks = [0, 10, 60, 65].map((at) => ({ at, label: `${at}` }));
     expect(spaced(ticks, km, 46).map((each) => each.at)).toEqual([0, 60]);
     expect(staggered(ticks, km, 46).map((each) => each.row)).toEqual([0, 1, 0, 1]);
+  });
+});
+
+describe("a drum's brake data", () => {
+  const known: Record<string, number> = {
+    "lining.new_thickness": 5,
+    "drum.new_diameter": 203,
+    "drum.maximum_diameter": 205,
+  };
+  const drawn = drawDrum((key) => known[key] ?? null, 2000);
+
+  it("is to scale: a drum that may grow by 2 mm has a wall that may lose 1 mm", () => {
+    const scale = (drawn.pads[0]![1] - drawn.pads[0]![0]) / 5;
+    expect(drawn.rotor[1] / scale).toBeCloseTo(7);
+    expect((drawn.rotor[1] - drawn.discard![0]!) / scale).toBeCloseTo(1);
+    // 2 mm of lining are left at the usual limit
+    expect((drawn.pads[0]![1] - drawn.padLimits[0]!) / scale).toBeCloseTo(2);
+  });
+
+  it("marks what is drawn at a typical size, and draws no limit that nobody knows", () => {
+    const lanes = [...drawn.above, ...drawn.below];
+    expect(lanes.filter((lane) => !lane.known).map((lane) => lane.key)).toEqual([
+      "lining.service_limit",
+      "lining.discard_thickness",
+      "drum.machine_to_diameter",
+    ]);
+    expect(drawDrum(() => null, 390).discard).toBeNull();
+    expect(drawDrum(() => null, 390).right).toBeLessThan(390);
   });
 });

@@ -4,6 +4,9 @@ export const nameBrakeData = "{name} brake data";
 export const drawnToScale = english(
   "The brake cut through, drawn to scale: pad, <disc|rotor>, pad. Unknown parts are dashed, at a typical size.",
 );
+export const drumDrawnToScale = "The drum's wall, a lining and its shoe, cut level and drawn to scale";
+export const drumScaleNote =
+  "Drawn to scale; the diameters run on to the other side of the drum. Dashed: unknown, drawn at a typical size.";
 export const scaleNote = "Drawn to scale. Dashed: unknown, drawn at a typical size.";
 export const value = "Value";
 export const pressAValue = "Press a value to change it here.";

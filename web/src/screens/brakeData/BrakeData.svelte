@@ -9,6 +9,7 @@
   import DataEdit from "./DataEdit.svelte";
   import DataNeeds from "./DataNeeds.svelte";
   import { DIAMETER, PAD_KEYS, ROTOR_KEYS } from "./brakeDrawing";
+  import { DRUM_KEYS, LINING_KEYS } from "./drumDrawing";
   import Problem from "../../parts/Problem.svelte";
   import { lowerFirst, upperFirst } from "../../format/words";
   import { BrakeData, type Field } from "./brakeData.svelte";
@@ -20,13 +21,10 @@
     form.load();
   });
 
-  const DRAWN = new Set([...PAD_KEYS, ...ROTOR_KEYS, DIAMETER]);
-  /** Dimensions of pads and rotors are on the drawing; all other data is below it. A drum brake has no such drawing. */
-  const PARTS = ["pads", "rotors"];
+  const DRAWN = new Set([...PAD_KEYS, ...ROTOR_KEYS, DIAMETER, ...LINING_KEYS, ...DRUM_KEYS]);
+  /** Their dimensions are on the drawing; all other data is below it. */
+  const PARTS = ["pads", "rotors", "shoes", "drums"];
   const drums = $derived(form.data?.axle.brakes === "drum");
-  /** The kind of brake decides all else. */
-  const ORDER = ["caliper", "shoes", "drums"];
-  const rank = (id: string) => (drums && ORDER.includes(id) ? ORDER.indexOf(id) : ORDER.length);
   const opened = $derived(form.data?.fields.find((field) => field.key === form.open));
   const OWN = /^own_\d$/;
   /** Fasteners stand together, one row each. */
@@ -37,11 +35,7 @@
     return ids.map((id) => [id, fields.filter((field) => (field.fastener ?? "") === id)]);
   }
 
-  const groups = $derived(
-    (form.data?.groups ?? [])
-      .filter((each) => !PARTS.includes(each.id))
-      .sort((one, other) => rank(one.id) - rank(other.id)),
-  );
+  const groups = $derived((form.data?.groups ?? []).filter((each) => !PARTS.includes(each.id)));
 
   const short = (label: string) => upperFirst(label.split(": ").at(-1)!);
 
@@ -93,16 +87,14 @@
     {#if form.error}<Problem error={form.error} />{/if}
     <div class="sides">
       <div class="stack">
-        {#if !drums}
-          <section class="sheet">
-            <BrakeDrawing {form} />
-            <p class="quiet">{texts.scaleNote}</p>
-            {@render cells(
-              data.fields.filter((field) => PARTS.includes(field.group) && !DRAWN.has(field.key)),
-              false,
-            )}
-          </section>
-        {/if}
+        <section class="sheet">
+          <BrakeDrawing {form} />
+          <p class="quiet">{drums ? texts.drumScaleNote : texts.scaleNote}</p>
+          {@render cells(
+            data.fields.filter((field) => PARTS.includes(field.group) && !DRAWN.has(field.key)),
+            false,
+          )}
+        </section>
         {#each groups as group (group.id)}
           {@const fields = data.fields.filter((field) => field.group === group.id)}
           {#if fields.length}

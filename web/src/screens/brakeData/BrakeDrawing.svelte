@@ -1,14 +1,17 @@
 <script lang="ts">
   import * as texts from "../../texts/brakeData";
   import DataCell from "./DataCell.svelte";
-  import { DIAMETER, drawBrake, PAD_KEYS, type Lane } from "./brakeDrawing";
+  import { DIAMETER, drawBrake, type Lane } from "./brakeDrawing";
+  import { drawDrum } from "./drumDrawing";
   import type { BrakeData } from "./brakeData.svelte";
 
   /** The brake of the axle cut through, every dimension where it belongs; each is changed by a press. */
   let { form }: { form: BrakeData } = $props();
   let width = $state(640);
   const fields = $derived(new Map(form.data!.fields.map((field) => [field.key, field])));
-  const drawing = $derived(drawBrake((key) => fields.get(key)?.mm ?? null, width));
+  const drums = $derived(form.data!.axle.brakes === "drum");
+  const drawing = $derived((drums ? drawDrum : drawBrake)((key) => fields.get(key)?.mm ?? null, width));
+  const isAbove = (lane: Lane) => drawing.above.includes(lane);
   const vented = $derived(fields.get("rotor.kind")?.value === "vented");
   const padTop = $derived(drawing.top + 26);
   const padTall = $derived(drawing.body - 52);
@@ -20,14 +23,13 @@
   const OVER = 4;
   /** Beside its line where there is room, else over it from the left edge. */
   const textAt = (lane: Lane) => (width - lane.to > 250 ? lane.to + 10 : 0);
-  const topOf = (lane: Lane) => lane.y + (textAt(lane) ? 0 : PAD_KEYS.includes(lane.key) ? -6 : 8);
+  const topOf = (lane: Lane) => lane.y + (textAt(lane) ? 0 : isAbove(lane) ? -6 : 8);
   const px = (length: number) => `${length}px`;
-  const kind = (key: string) =>
-    key === "pad.new_thickness" || key === "pad.backing_plate" ? "" : key.startsWith("pad") ? "pad" : "rotor";
+  const kind = (key: string) => (/new_|backing/.test(key) ? "" : /^(pad|lining)/.test(key) ? "pad" : "rotor");
 </script>
 
 <div class="drawing" bind:clientWidth={width} style:height={px(drawing.height)}>
-  <svg {width} height={drawing.height} role="img" aria-label={texts.drawnToScale}>
+  <svg {width} height={drawing.height} role="img" aria-label={drums ? texts.drumDrawnToScale : texts.drawnToScale}>
     {#each drawing.plates as [from, to] (from)}
       <rect class="plate" x={from} y={padTop - 4} width={to - from} height={padTall + 8} />
     {/each}
@@ -70,7 +72,7 @@
 </div>
 
 {#snippet dimension(lane: Lane, edge: number)}
-  {@const above = PAD_KEYS.includes(lane.key)}
+  {@const above = isAbove(lane)}
   {@const at = lane.y + (textAt(lane) ? MIDDLE : above ? UNDER : OVER)}
   <g class="dimension {kind(lane.key)}" class:guessed={!lane.known}>
     <path class="lead" d="M{lane.from} {edge}V{at}M{lane.to} {edge}V{at}" />

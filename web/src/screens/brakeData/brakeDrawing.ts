@@ -15,7 +15,7 @@ export interface BrakeDrawing {
   pads: [number, number][];
   padLimits: number[];
   rotor: [number, number];
-  discard: [number, number] | null;
+  discard: number[] | null;
   above: Lane[];
   below: Lane[];
   right: number;
@@ -39,9 +39,21 @@ const TYPICAL: Record<string, number> = {
   "pad.discard_thickness": 2,
 };
 const LARGEST_SCALE = 9;
-const BODY = 150;
-const LANE = 36;
-const SHARE = 0.66;
+export const BODY = 150;
+export const LANE = 36;
+export const SHARE = 0.66;
+
+/** Lanes of keys, one under the other from a height on. */
+export const lanesFrom =
+  (spans: Record<string, [number, number]>, known: (key: string) => number | null) =>
+  (keys: string[], from: number): Lane[] =>
+    keys.map((key, at) => ({
+      key,
+      from: spans[key]![0],
+      to: spans[key]![1],
+      known: known(key) !== null,
+      y: from + at * LANE,
+    }));
 
 export function drawBrake(known: (key: string) => number | null, width: number): BrakeDrawing {
   const mm = (key: string) => known(key) ?? TYPICAL[key]!;
@@ -66,14 +78,7 @@ export function drawBrake(known: (key: string) => number | null, width: number):
     "rotor.machine_to_thickness": around(known("rotor.machine_to_thickness") ?? rotor * 0.95),
     "rotor.discard_thickness": around(discard ?? rotor * 0.91),
   };
-  const lanes = (keys: string[], from: number): Lane[] =>
-    keys.map((key, at) => ({
-      key,
-      from: spans[key]![0],
-      to: spans[key]![1],
-      known: known(key) !== null,
-      y: from + at * LANE,
-    }));
+  const lanes = lanesFrom(spans, known);
   const top = PAD_KEYS.length * LANE + 8;
   const limit = Math.max(mm("pad.service_limit"), known("pad.discard_thickness") ?? 0) * scale;
   return {
