@@ -149,7 +149,9 @@ RSpec.describe "Severities" do
     answers = KNOWLEDGE.works.flat_map(&:answers)
     grave = marks.select { |_, mark| mark.severity }.keys
     open = grave.reject { |id| answers.include?(id) || answers.include?(id.split(".").first) }
-    expect(open.grep_v(/\A(pipe|bearing|axle_seal|coupling|threads)\.|ledges.rusted|brake_cable.frayed/)).to contain_exactly(
+    expect(
+      open.grep_v(/\A(pipe|bearing|axle_seal|coupling|threads)\.|ledges.rusted|brake_cable.frayed/)
+    ).to contain_exactly(
       "symptom.sinking_pedal",
       "symptom.fluid_loss",
       "symptom.warning_light",
