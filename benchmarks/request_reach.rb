@@ -21,7 +21,7 @@ module Benchmarks
       "the work after it" => [84, 20, 0],
       "the vehicle, unchanged" => [25, 3, 7_000],
       "its findings, after the vehicle" => [74, 9, 14_000],
-      "an open item ticked" => [185, 20, 6_000]
+      "an open item ticked" => [185, 20, 6_400]
     }.freeze
 
     # -> { what => Reached }
