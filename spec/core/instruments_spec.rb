@@ -168,6 +168,15 @@ RSpec.describe "Instruments and ways of reading" do
       expect(order("front_right", "clockwise", [%w[front left], %w[rear left]])).to eq(%w[rear_left front_left])
     end
 
+    it "walks round a trailer, whatever its axles, and crosses nothing" do
+      three = %w[front middle rear].product(%w[left right])
+      expect(order("front_left", "clockwise", three)).to eq(
+        %w[front_left front_right middle_right rear_right rear_left middle_left]
+      )
+      expect(order("rear_right", "across", three).first(4)).to eq(%w[rear_right rear_left middle_right middle_left])
+      expect(order("rear_right", "clockwise", [%w[single left], %w[single right]])).to eq(%w[single_left single_right])
+    end
+
     it "orders positions as the owner likes, unnamed ones last" do
       walk = described_class.new(start: "front_left", direction: "clockwise", within: %w[rotor outer])
       expect(walk.positions(%w[inner outer rotor shoe])).to eq(%w[rotor outer inner shoe])

@@ -7,8 +7,9 @@ module Graver
       class InspectionOrder
         # As seen from above with the front ahead; left and right are the vehicle's.
         CLOCKWISE = %w[front_left front_right rear_right rear_left].freeze
-        # A trailer's single axle stands where a front one would, its middle one between the two.
-        AXLES = { "single" => "front", "middle" => "front" }.freeze
+        # The whole way, with a trailer's middle axle; its single one stands where a front one would.
+        WALK = %w[front_left front_right middle_right rear_right rear_left middle_left].freeze
+        AXLES = %w[front middle rear].freeze
         # "across" takes one axle at a time.
         DIRECTIONS = %w[clockwise anticlockwise across].freeze
 
@@ -23,7 +24,7 @@ module Graver
         # [["front", "left"], ...] of the corners that are there -> the same, in walking order.
         def corners(present)
           rank = order.each_with_index.to_h
-          present.sort_by { |axle, side| [rank.fetch("#{AXLES.fetch(axle, axle)}_#{side}"), AXLES.key?(axle) ? 1 : 0] }
+          present.sort_by { |axle, side| rank.fetch("#{axle == "single" ? "front" : axle}_#{side}") }
         end
 
         # Kinds of position that exist, in reading order; unnamed ones come last.
@@ -34,13 +35,13 @@ module Graver
         def order
           return across if @direction == "across"
 
-          way = @direction == "clockwise" ? CLOCKWISE : CLOCKWISE.reverse
+          way = @direction == "clockwise" ? WALK : WALK.reverse
           way.rotate(way.index(@start))
         end
 
         def across
           axle, side = @start.split("_")
-          axles = [axle, *(%w[front rear] - [axle])]
+          axles = axle == "rear" ? AXLES.reverse : AXLES
           sides = [side, *(%w[left right] - [side])]
           axles.product(sides).map { |pair| pair.join("_") }
         end
