@@ -9,11 +9,17 @@ module Graver
         STUCK = {
           "slide_pins" => %w[stiff seized],
           "piston" => %w[sticky stuck],
-          "cylinder" => %w[sticky stuck]
+          "cylinder" => %w[sticky stuck],
+          "expander" => %w[stiff seized]
         }.freeze
         FREE = %w[free dry].freeze
         # Works that renew them.
-        RENEWED_BY = { "slide_pins" => %w[pins caliper], "piston" => %w[caliper], "cylinder" => %w[cylinders] }.freeze
+        RENEWED_BY = {
+          "slide_pins" => %w[pins caliper],
+          "piston" => %w[caliper],
+          "cylinder" => %w[cylinders],
+          "expander" => %w[expanders]
+        }.freeze
 
         # plan: JobPlan::Plan; gone: ids of symptoms that its owner says are gone
         def initialize(context, plan, gone: [])

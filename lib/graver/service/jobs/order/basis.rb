@@ -7,6 +7,8 @@ module Graver
       # the state of the brake then. Changes elsewhere do not reach it; only planning the job again does.
       class Basis
         PlannedStep = Core::Planning::PlannedStep
+        # What older jobs don't say, as there was nothing else.
+        BEFORE = { "brakes" => "disc", "hydraulics" => "fluid" }.freeze
 
         # The basis as stored with the job. setups: [Lifts::Setup]; lifts: [Lift]; placed: [PlannedStep], before the
         # owner's changes; bleed: as in Steps::Ordered; held: [place]; done: [step key]; road: whether the vehicle is
@@ -75,10 +77,9 @@ module Graver
 
         private
 
-        # Older jobs know of discs only.
         def symbols(given)
           symbols = given.transform_keys(&:to_sym)
-          symbols.merge(configuration: { "brakes" => "disc", **symbols.fetch(:configuration) })
+          symbols.merge(configuration: { **BEFORE, **symbols.fetch(:configuration) })
         end
 
         def corner(corners, axle, side) = corners.find { |each| [each.axle, each.side] == [axle, side] }
