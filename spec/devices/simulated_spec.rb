@@ -126,6 +126,8 @@ RSpec.describe "Simulated devices" do
       all(be_between(1, 13))
     )
     expect(world.length_mm("Any", "front", "rotor", "left", nil)).to be_between(16, 28)
+    expect(world.length_mm("Any", "rear", "drum", "left", nil)).to be_between(180, 282)
+    expect(world.length_mm("Any", "rear", "pad", "left", "leading")).to be_between(1.7, 5)
     expect(world.odometer_km("Any")).not_to eq(world.odometer_km("Other"))
   end
 
