@@ -58,6 +58,11 @@ RSpec.describe "Drum brakes in the API" do
       )
     end
 
+    it "refuses a maximum that is no maximum, and a lining thinner when new" do
+      know(rear, %w[drum.maximum_diameter 202 mm], %w[lining.discard_thickness 6 mm])
+      expect(fields(JSON.parse(last_response.body)).values).to eq(%w[order order])
+    end
+
     it "doubts a drum that shrank, and one smaller than when it was new" do
       ask(:post, inspections, inspection("2026-05-10", "60000", drum("left", "204.0")))
       asked = ask(:post, inspections, inspection("2026-05-12", "60200", drum("left", "203.2")))
@@ -175,6 +180,17 @@ RSpec.describe "Drum brakes in the API" do
         )
       axle = scoped["scope"]["axles"].find { |each| each["id"] == rear }
       expect(axle["rotors"]).to include("chosen" => "new", "works" => { "new" => "drums_new", "turn" => "drums_turn" })
+    end
+
+    it "keeps the brake a drum until the job is done" do
+      job_of("brake_shoes")
+      change = -> { know(rear, ["caliper.kind", "floating_slide_pins", nil]) }
+      expect(fields(change.call)).to eq("entries.0.value" => "conflict")
+      know(rear, ["caliper.kind", "drum_servo", nil])
+      expect(status).to eq(200)
+      finish(fitted: [{ axle: rear, part: "pad", value: "4.8" }])
+      change.call
+      expect(status).to eq(200)
     end
 
     it "logs turned drums side by side" do

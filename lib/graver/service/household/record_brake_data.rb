@@ -5,16 +5,22 @@ module Graver
     module Household
       # Saves brake data of an axle; reports every fault of every entry at once and saves all or nothing.
       class RecordBrakeData
-        # New must be more than machine-to, and that more than discard.
+        # New must be more than machine-to, and that more than discard; a drum grows.
         ORDER = [
           %w[rotor.new_thickness rotor.machine_to_thickness],
           %w[rotor.machine_to_thickness rotor.discard_thickness],
           %w[rotor.new_thickness rotor.discard_thickness],
           %w[pad.new_thickness pad.discard_thickness],
           %w[pad.new_thickness pad.service_limit],
+          %w[lining.new_thickness lining.discard_thickness],
+          %w[lining.new_thickness lining.service_limit],
+          %w[drum.maximum_diameter drum.machine_to_diameter],
+          %w[drum.machine_to_diameter drum.new_diameter],
+          %w[drum.maximum_diameter drum.new_diameter],
           %w[shoe.new_thickness shoe.discard_thickness],
           %w[parking_brake.clicks_most parking_brake.clicks_least]
         ].freeze
+        KIND = "caliper.kind"
         # "I looked and could not find it" is an answer too.
         UNKNOWN = "unknown"
 
@@ -46,6 +52,21 @@ module Graver
           raise InvalidEntry, faults if faults.any?
 
           refuse_breaking(file, entries)
+          refuse_midway(file, entries)
+        end
+
+        # Discs don't become drums while they are apart: the job goes by what it found when it began.
+        def refuse_midway(file, entries)
+          at = entries.index { |entry| entry[:key] == KIND } or return
+          return if file.with_data({ KIND => datum(entries[at]) }).brake_kind.brakes == file.brake_kind.brakes
+          return unless under_way?(file)
+
+          raise InvalidEntry.of("entries.#{at}.value", "conflict", Message.of("faults.kind_in_job"))
+        end
+
+        def under_way?(file)
+          jobs = @context.store.jobs.of(file.vehicle.axles.map(&:id))
+          jobs.any? { |job| job.state == "in_progress" && job.axle_ids.include?(file.axle.id) }
         end
 
         # Values of the whole vehicle are kept with its first axle.
