@@ -22,7 +22,8 @@
   let logged = $state(false);
   const log = new FormState();
   const chosen = $derived(Number(axle));
-  const drums = $derived(findings.axles.find((each) => each.id === chosen)!.corners[0]!.drum !== null);
+  const here = $derived(findings.axles.find((each) => each.id === chosen) ?? findings.axles[0]!);
+  const drums = $derived(here.corners[0]!.drum !== null);
   /** Of a drum brake a shop names the shoes' thickness only. */
   const asked = $derived(drums ? "pad" : part);
   const loggable = $derived(said !== null && asked === "pad");

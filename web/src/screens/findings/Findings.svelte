@@ -180,7 +180,7 @@
     </section>
     <section class="sheet">
       <h2>{texts.aShopsClaim}</h2>
-      <ClaimCheck {findings} />
+      {#key vehicle.id}<ClaimCheck {findings} />{/key}
     </section>
     {#if findings.changes.length}
       <Compared changes={findings.changes} unit={vehicle.distance_unit} />
