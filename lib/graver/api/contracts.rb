@@ -27,7 +27,7 @@ module Graver
         end
 
       # Of a disc brake, and the shoes of a drum brake.
-      PADS = %w[inner outer leading trailing].freeze
+      PADS = Core::Measurement::Positions::PADS.values.flatten.freeze
 
       READING_METHODS = %w[micrometer caliper vernier rule gauge visual percent dial].freeze
 

@@ -18,7 +18,7 @@ module Graver
           parking_brakes: nil,
           vehicles: nil
         ) do
-          const_set :FACES, { "faces" => %w[inner outer], "shoes" => %w[leading trailing] }.freeze
+          const_set :FACES, Measurement::Positions::PADS.transform_keys("disc" => "faces", "drum" => "shoes").freeze
 
           # The same with the marks a kind of vehicle can have, or nil where it hasn't any such thing.
           def on(kind)

@@ -68,7 +68,7 @@ module Graver
 
         # What discs or drums mean for it.
         def brake_kind = @brake_kind ||= BrakeKind.new(place, vehicle)
-        def_delegators :brake_kind, :drum?, :pads, :part_name, :wears_as
+        def_delegators :brake_kind, :drum?, :hydraulic?, :pads, :part_name, :wears_as
 
         # Core::Judgement::PadLimit under which it must not be driven.
         def floor = @floor ||= @shared.floor.for(brake_kind.limited_as)
@@ -140,9 +140,6 @@ module Graver
         def new_pad_mm = known_new_pad_mm || @knowledge.new_part("pad", brake_kind.built_as).fetch("typical_mm")
         # The same as it is on file, or nil
         def known_new_pad_mm = length_mm(brake_kind.key("new_thickness"))
-
-        # Whether its brakes are worked by fluid.
-        def hydraulic? = place.fetch("hydraulics") == "fluid"
 
         # The log's valid entries: [Core::Wear::Entry].
         def entries = usable.entries

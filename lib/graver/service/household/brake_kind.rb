@@ -30,6 +30,8 @@ module Graver
         def reads?(part) = drum? ? %w[pad drum].include?(part) : part != "drum"
 
         def drum? = @brakes == "drum"
+        # Whether it is worked by fluid.
+        def hydraulic? = @place.fetch("hydraulics") == "fluid"
         # Whether its shoes push each other: then the trailing one, the secondary, wears more.
         def servo? = SERVO.include?(@place["calipers"])
         # Positions of what wears at each wheel -> ["inner", "outer"]

@@ -14,8 +14,7 @@ module Graver
 
         # judged: AxleRotors::Judged; overview: AxleOverview::Overview; works: of the axle's rotors, as
         # ScopeRules#of_rotors has them -> { verdict:, label:, proposed: work id or nil, fits: [work id] that answer the
-        # verdict, must: no reason is
-        # good enough }
+        # verdict, must: no reason is good enough }
         def call(judged, overview, works)
           verdict = judged.plan.outcome
           fits = @rules["rotors_by_verdict"].fetch(verdict, []).filter_map { |what| works[what] }
