@@ -86,6 +86,11 @@ RSpec.describe Graver::Say::Texts do
     )
   end
 
+  it "names no axle where a trailer has only one" do
+    expect(described_class.t("timeline.look", axle: "front")).to eq("Inspect the front brakes")
+    expect(described_class.t("timeline.look", axle: "single")).to eq("Inspect the brakes")
+  end
+
   it "has no half sentences" do
     expect { described_class.t("faults.nowhere") }.to raise_error(KeyError)
     expect { described_class.t("faults.between", least: 1) }.to raise_error(KeyError)

@@ -41,6 +41,7 @@ RSpec.describe Graver::Core::Planning::Replan do
       "hose_off_screwed" => %w[hose_on_screwed],
       "pipe_off" => %w[pipe_on],
       "body_end_off" => %w[body_end_on body_end_on_last],
+      "body_end_off_pipe" => %w[body_end_on_pipe],
       "bracket_off" => %w[bracket_on],
       "bike_wheel_out" => %w[bike_wheel_in],
       "adjuster_back" => %w[shoes_set],
@@ -56,7 +57,7 @@ RSpec.describe Graver::Core::Planning::Replan do
       "rotor_off" => %w[rotor_on hub_on]
     }
   end
-  let(:opened) { %w[hose_off_banjo hose_off_screwed body_end_off pipe_off] }
+  let(:opened) { %w[hose_off_banjo hose_off_screwed body_end_off body_end_off_pipe pipe_off] }
   let(:bled) { %w[bleed bleed_gravity bleed_pressure bleed_pump_again] }
 
   def builder

@@ -294,7 +294,10 @@ RSpec.describe Graver::Core::Planning::Sequence do
       keys(setup("front", ["hose"], hose_fittings: "screwed")),
       %w[front.left.hose_on_screwed front.left.pin_bolts_in front.left.body_end_on_last front.left.hose_clear]
     )
-    expect(keys(setup("front", ["caliper"])).grep(/body_end|hose_clear/)).to be_empty
+    # a hose that ends in a rigid pipe is renewed with it: made on the bench, caliper first, body last
+    piped = %w[pipe_off body_end_off_pipe short_pipe_made pipe_started pin_bolts_in pipe_on body_end_on_pipe hose_clear]
+    expect_rising(keys(setup("front", ["hose"], hose_fittings: "pipe")), piped.map { |id| "front.left.#{id}" })
+    expect(keys(setup("front", ["caliper"])).grep(/body_end|hose_clear|short_pipe/)).to be_empty
   end
 
   it "pushes no piston during an inspection" do

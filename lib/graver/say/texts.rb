@@ -42,6 +42,8 @@ module Graver
             .gsub(PLURAL) do
               tokens.fetch(Regexp.last_match(1).to_sym) == 1 ? Regexp.last_match(2) : Regexp.last_match(3)
             end
+        # The only axle of a trailer needs no name.
+        plain = plain.gsub("{axle} ", "") if tokens[:axle] == "single"
         said =
           plain.gsub(TOKEN) do
             name, type = Regexp.last_match(1).to_sym, Regexp.last_match(2) || "text"

@@ -16,7 +16,7 @@ export const nextPads = "New pads:";
 export const monthOrDistance = "{month} or {rough} from now";
 export const dueForName = "What is due for {name}, by date and distance";
 export const wideBandsPadsNarrowOnes = english(
-  "Wide bars: pads. Narrow bars: <discs|rotors>. A bar covers 8 in 10 cases; the line is the most likely date. The scale below shows your usual driving, without trips.",
+  "Wide bars: pads or shoes. Narrow bars: <discs|rotors> or drums. A bar covers 8 in 10 cases; the line is the most likely date. The scale below shows your usual driving, without trips.",
 );
 export const combineJobs = "Combine jobs";
 export const byMonth = "By {month}";
