@@ -23,6 +23,6 @@ export const kilometres = english("<Kilometres|Kilometers>");
 export const miles = "Miles";
 export const newVehicleNote = "Limits, sizes and torques can wait: each says what it is needed for.";
 export const notCovered = english(
-  "Graver covers <disc|disc> brakes, hydraulic drum brakes on cars, vans, off-roaders and pickups, motorcycles with <discs|discs>, and trailers with overrun or electric drums. Trucks, quads, bicycles, drums on motorcycles and hydraulic brakes on trailers aren't covered: go by the manual.",
+  "Graver covers <disc|disc> brakes, hydraulic drum brakes on cars, vans, off-roaders and pickups, motorcycles with <discs|discs>, and trailers with overrun or electric drums. Trucks, quads, bicycles, a third axle of a motorhome or pickup, drums on motorcycles and hydraulic brakes on trailers aren't covered: go by the manual.",
 );
 export const addVehicle = "Add vehicle";
