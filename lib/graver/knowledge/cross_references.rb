@@ -8,12 +8,14 @@ module Graver
       def initialize(contents, procedure, lines)
         @contents = contents
         @lines = lines
+        @procedure_steps = procedure.steps.map(&:id)
         @steps = StepReferences.new(contents, procedure, lines)
       end
 
       # Raises KnowledgeError with every dangling name.
       def check
-        faults = sources + brake_data + inspection + questions + scope + marks + symptoms + tools + @steps.faults
+        faults =
+          sources + brake_data + inspection + questions + scope + marks + symptoms + tools + drawing + @steps.faults
         faults += templates if faults.empty?
         raise KnowledgeError, faults.join("\n") if faults.any?
       end
@@ -158,6 +160,30 @@ module Graver
 
       def missing(file, id, what, names)
         names.map { |name| "#{at(file, id)} #{id}: #{what} #{name} is not there" }
+      end
+
+      # Facts, steps, brake data, fasteners and words that the drawn parts name.
+      def drawing
+        known = drawing_names
+        @contents
+          .fetch("drawing.yml")
+          .flat_map do |part|
+            known.flat_map { |key, (what, ids)| missing("drawing.yml", part["id"], what, [*part[key]] - ids) }
+          end
+      end
+
+      def drawing_names
+        facts = ["fact", ids("procedures/facts.yml")]
+        {
+          "off_when" => facts,
+          "kept_by" => facts,
+          "shown" => facts,
+          "carried_by" => ["part", ids("drawing.yml")],
+          "fastener" => ["fastener", ids("fasteners.yml")],
+          "fields" => ["brake data", fields.map { |field| field["key"] }],
+          "term" => ["word", @contents.fetch("glossary.yml").fetch("terms").map { |term| term["id"] }],
+          "steps" => ["step", @procedure_steps]
+        }
       end
 
       def known_works = works.flat_map { |work| [work["id"], *work["means"]] }

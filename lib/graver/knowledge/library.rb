@@ -43,6 +43,22 @@ module Graver
       def caliper(id) = calipers.find { |caliper| caliper.id == id }
       def fasteners = @fasteners ||= entries("fasteners.yml", Core::Planning::Fastener)
       def fastener(id) = fasteners.find { |fastener| fastener.id == id }
+      # Parts of a brake that are drawn.
+      def drawn_parts
+        @drawn_parts ||=
+          @contents
+            .fetch("drawing.yml")
+            .map do |written|
+              Core::Drawing::PartKind.from(
+                {
+                  **written.except("when", "unless"),
+                  "conditions" => written.fetch("when"),
+                  "exceptions" => written.fetch("unless", {})
+                }
+              )
+            end
+            .freeze
+      end
       def parts = @parts ||= entries("parts.yml", Core::Planning::Part)
       def consumables = @consumables ||= entries("consumables.yml", Core::Planning::Consumable)
       # Puts any job's steps in order.

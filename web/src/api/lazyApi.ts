@@ -49,6 +49,10 @@ export const lazyApi = {
   restorePhoto: (id: number) => taken(client.POST("/photos/{id}/restore", { params: { path: { id } } })),
   scanToolAction: (id: number, act: Schemas["ScanToolAction"]) =>
     taken(client.POST("/jobs/{id}/scan-tool-actions", { params: { path: { id } }, body: act })),
+  jobDrawing: (id: number) => taken(client.GET("/jobs/{id}/drawing", { params: { path: { id } } })),
+  axleDrawing: (id: number, side?: string) =>
+    taken(client.GET("/axles/{id}/drawing", { params: { path: { id }, query: side ? { side } : {} } })),
+  usualDrawing: (kind: string) => taken(client.GET("/drawings/{kind}", { params: { path: { kind } } })),
   bedIn: (id: number, query: Record<string, string>) =>
     taken(client.GET("/jobs/{id}/bed-in", { params: { path: { id }, query } })),
   addFollowUp: (vehicle: number, end: Schemas["NewFollowUp"]) =>

@@ -8,6 +8,8 @@ module Graver
         get "/axles/:id/brake-data", :brake_data
         post "/axles/:id/brake-data", :record_brake_data
         get "/axles/:id/brake-data/proposals", :brake_data_proposals
+        get "/axles/:id/drawing", :axle_drawing
+        get "/drawings/:kind", :usual_drawing
         get "/axles/:id/wear", :wear
         get "/axles/:id/what-if", :what_if
         get "/axles/:id/forecast-quality", :forecast_quality
@@ -28,6 +30,13 @@ module Graver
           end
           brake_data
         end
+
+        # A corner in three dimensions; side: the left one unless named.
+        def axle_drawing
+          side = record.axle.sides.include?(params["side"]) ? params["side"] : record.axle.sides.first
+          Serializers::Drawings.new.corner(drawings.call(record, side))
+        end
+        def usual_drawing = Serializers::Drawings.new.corner(drawings.usual(params["kind"].to_s))
 
         # from: the axle to copy from; without it, usual values for the caliper.
         def brake_data_proposals
@@ -74,6 +83,7 @@ module Graver
 
         private
 
+        def drawings = Service::Household::CornerDrawing.new(knowledge)
         def quality = @quality ||= Service::Forecast::Quality.new(context)
 
         # What forecasts were stored is part of it.

@@ -17,6 +17,7 @@ module Graver
         post "/jobs/:id/together", :job_together
         get "/jobs/:id/progress", :progress
         get "/jobs/:id/bed-in", :bed_in
+        get "/jobs/:id/drawing", :job_drawing
         post "/jobs/:id/ticks", :tick
         post "/jobs/:id/answers", :answer_step
         post "/jobs/:id/afterwards", :tick_afterwards
@@ -39,6 +40,8 @@ module Graver
         def proposed_job = shown(plans.proposed(id))
         def plan_job = answer(planning.plan(id, payload(Contracts::NewJob)[:planned_for]))
         def job = shown(plans.find(id))
+        # Its corners in three dimensions, and what each step is about.
+        def job_drawing = Serializers::Drawings.new.job(Service::Jobs::JobDrawing.new(knowledge).call(plans.find(id)))
         def change_job
           given = payload(Contracts::JobChange)
           needed = Service::Jobs::VersionedJob::NEEDED.fetch(given[:state], [])

@@ -107,7 +107,11 @@ module Graver
           sets_at(placed, fasteners)
             .select { |set| set.line.drive }
             .map do |set|
-              { label: set.line.label, drive: @knowledge.brake_data.label("wheel_nut.drive", set.line.drive) }
+              {
+                fastener: set.line.fastener,
+                label: set.line.label,
+                drive: @knowledge.brake_data.label("wheel_nut.drive", set.line.drive)
+              }
             end
         end
 

@@ -212,6 +212,8 @@ module Graver
         # that day the thinnest; a measurement beats an estimate.
         def newest_reading(...) = newest_entry(...)&.reading
 
+        # What it comes to, in mm, or nil.
+        def newest_mm(...) = newest_entry(...)&.then { |entry| read_mm(entry) }
         # The same as its row on file, with its inspection: [ReadingRow, Inspection] or nil.
         def newest_row(...)
           entry = newest_entry(...) or return

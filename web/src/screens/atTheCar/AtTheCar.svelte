@@ -46,6 +46,7 @@
         () => {},
       );
   });
+  $effect(() => void course?.draw());
   $effect(() => keepAwake());
   // The page has its own line at the top: the header would eat half a phone.
   $effect(() => {

@@ -59,6 +59,10 @@
       {/each}
     {/each}
   </div>
+  {#if course.drawing}{#await import("../../parts/brake/StepPicture.svelte") then { default: StepPicture }}<StepPicture
+        drawing={course.drawing}
+        steps={stepGroup.steps}
+      />{/await}{/if}
   {#if job.open}
     {#each stepGroup.steps.filter((step) => step.reads.length) as step (step.key)}<StepReads
         reads={course.reads(step)}

@@ -21,6 +21,8 @@ export class Course {
 
   /** A torque wrench that sends what it reached, or null. */
   wrench = $state.raw<Schemas["Device"] | null>(null);
+  /** Its corners in three dimensions; null until they are there, as the steps do without. */
+  drawing = $state.raw<Schemas["JobDrawing"] | null>(null);
   /** A diagnostic unit, or null. */
   unit = $state.raw<Schemas["Device"] | null>(null);
   #bolts = new Map<string, Bolts>();
@@ -55,6 +57,10 @@ export class Course {
     const keys = stepGroup.steps.flatMap((step) => step.waits_for).filter((key) => !own.has(key));
     const open = this.moves.filter((each) => each.steps.some((step) => keys.includes(step.key)));
     return open.filter((each) => !this.done(each));
+  }
+
+  async draw(): Promise<void> {
+    this.drawing = await lazyApi.jobDrawing(this.job.id).catch(() => null);
   }
 
   take(devices: Schemas["Device"][]): void {

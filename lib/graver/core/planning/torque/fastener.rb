@@ -23,7 +23,14 @@ module Graver
           where: nil,
           copy: "never",
           shared: false
-        )
+        ) do
+          # Per corner: the owner's count, else the usual one for the caliper; one for an own fastener; nil if unknown.
+          # data: { key => { number: EnteredNumber } }
+          def count(caliper, data)
+            counted = counted_by && data.dig(counted_by, :number)&.value&.to_i
+            counted || per_corner[caliper] || (1 if data["#{id}.name"])
+          end
+        end
     end
   end
 end

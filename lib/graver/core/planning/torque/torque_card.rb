@@ -106,14 +106,8 @@ module Graver
           (fastener.threadlocker || {}).find { |_, where| Conditions.met?(where, setup.configuration) }&.first
         end
 
-        # Per corner: the owner's count, else the usual one for the caliper; one for an own fastener.
-        def per_corner(fastener, setup, data)
-          counted(fastener, data) || fastener.per_corner[setup.configuration["calipers"]] ||
-            (1 if data["#{fastener.id}.name"])
-        end
-
         def count(fastener, setup, data)
-          each = per_corner(fastener, setup, data)
+          each = fastener.count(setup.configuration["calipers"], data)
           each && (each * (fastener.shared ? 1 : setup.sides.length))
         end
 

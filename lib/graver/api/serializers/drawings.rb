@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Serializers
+      # Corners in three dimensions, as numbers to draw.
+      class Drawings
+        # Service::Jobs::JobDrawing::All -> Hash
+        def job(all)
+          { corners: all.corners.map { |key, drawn| { key:, **corner(drawn) } }, steps: all.steps.map(&:to_h) }
+        end
+
+        # Service::Household::CornerDrawing::Drawn -> Hash
+        def corner(drawn)
+          { axle: drawn.axle, side: drawn.side, parts: drawn.parts.map { |part| part(part, drawn) } }
+        end
+
+        private
+
+        def part(part, drawn)
+          kind = part.kind
+          {
+            id: kind.id,
+            label: drawn.labels.fetch(kind.id),
+            stuff: kind.stuff,
+            way: kind.direction.map { |each| number(each * kind.by * drawn.scale) },
+            carried_by: kind.carried_by,
+            off_when: kind.off_when.any?,
+            shown: kind.shown.empty?,
+            fastener: kind.fastener,
+            term: kind.term,
+            fields: kind.fields,
+            known: part.known,
+            solids: part.solids.map { |solid| solid(solid) }
+          }
+        end
+
+        def solid(solid)
+          {
+            axis: solid.axis,
+            outline: solid.outline.flatten.map { |each| number(each) },
+            from: number(solid.from),
+            to: number(solid.to),
+            hole: solid.hole&.flatten&.map { |each| number(each) },
+            seams: solid.seams,
+            stuff: solid.stuff
+          }.compact
+        end
+
+        def number(value) = value.round(1)
+      end
+    end
+  end
+end

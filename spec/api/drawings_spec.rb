@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+require_relative "../support/job_helper"
+
+RSpec.describe "Brakes in three dimensions in the API" do
+  include JobHelper
+
+  def part(corner, id) = corner["parts"].find { |each| each["id"] == id }
+  def step(drawing, key) = drawing["steps"].find { |each| each["key"] == key }
+  def friction_mm(corner, pad)
+    solid = part(corner, "#{pad}_pad")["solids"].find { |each| each["stuff"] == "friction" }
+    (solid["to"] - solid["from"]).round(1)
+  end
+
+  it "draws a corner by its brake data and newest readings" do
+    complete
+    know(front, %w[rotor.diameter 300 mm], ["wheel_nut.count", "4", nil])
+    ask(:post, inspections, inspection("2026-05-10", "60000", pad("4.2"), pad("8.1", pad: "outer")))
+    corner = ask(:get, "/axles/#{front}/drawing?side=left")
+    expect(%w[inner outer].map { |pad| friction_mm(corner, pad) }).to eq([4.2, 8.1])
+    expect(part(corner, "rotor")["solids"].first["outline"].max).to be_within(1).of(150)
+    expect(part(corner, "wheel_nut")["solids"].length).to eq(4)
+    expect(friction_mm(ask(:get, "/axles/#{front}/drawing?side=right"), "inner")).not_to eq(4.2)
+  end
+
+  it "marks what is drawn from values nobody has entered, and draws a brake of unknown kind all the same" do
+    bare = ask(:get, "/axles/#{front}/drawing")
+    expect(part(bare, "caliper")).to include("known" => false, "fields" => ["caliper.kind"])
+    know(front, ["caliper.kind", "fixed_opposed", nil])
+    expect(part(ask(:get, "/axles/#{front}/drawing"), "caliper")).to include("known" => true)
+  end
+
+  it "says of each step what it is about, what is off and what it moves" do
+    complete
+    drawing = ask(:get, address("/drawing"))
+    out = step(drawing, "front.left.pin_bolts_out")
+    expect(out).to include(
+      "corner" => "front.left",
+      "of" => %w[caliper slide_pin_bolt],
+      "out" => %w[caliper slide_pin_bolt],
+      "in" => []
+    )
+    expect(step(drawing, "front.left.pads_out")["off"]).to include("caliper", "slide_pin_bolt")
+    back = step(drawing, "front.left.pads_in")
+    expect(back).to include("corner" => "front.left.new", "in" => %w[inner_pad outer_pad])
+    expect(back["hidden"]).to include("wheel")
+    expect(step(drawing, "front.star")).to include("of" => ["wheel_nut"], "hidden" => ["hook"])
+    new = drawing["corners"].find { |each| each["key"] == "front.left.new" }
+    expect(friction_mm(new, "inner")).to eq(KNOWLEDGE.new_part("pad").fetch("typical_mm"))
+  end
+
+  it "draws a usual brake of every kind" do
+    drawn = KNOWLEDGE.calipers.map { |caliper| ask(:get, "/drawings/#{caliper.id}")["parts"].length }
+    expect(drawn.min).to be > 12
+    ask(:get, "/drawings/wheelbarrow")
+    expect(status).to eq(404)
+  end
+end

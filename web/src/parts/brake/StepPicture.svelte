@@ -1,0 +1,58 @@
+<script lang="ts">
+  import * as texts from "../../texts/brake";
+  import type { Schemas } from "../../api/client";
+  import { upperFirst } from "../../format/words";
+  import { say } from "../../texts/say";
+  import TermText from "../TermText.svelte";
+  import BrakePicture from "./BrakePicture.svelte";
+  import { stepShown } from "./stepShown";
+
+  /** The owner's own brake as far as the job has got, with what the steps at hand are about. */
+  interface Props {
+    drawing: Schemas["JobDrawing"];
+    steps: Schemas["JobStep"][];
+    ratio?: number;
+  }
+  let { drawing, steps, ratio = 0.8 }: Props = $props();
+  const here = $derived(stepShown(drawing, steps));
+  let picked = $state<Schemas["DrawnPart"] | null>(null);
+  const named = (ids: string[]) =>
+    here!.corner.parts
+      .filter((part) => ids.includes(part.id))
+      .map((part) => part.label)
+      .join(", ");
+  const said = $derived(
+    here
+      ? say(texts.drawnAt, {
+          place: upperFirst([here.corner.axle, here.corner.side].filter(Boolean).join(" ")),
+          parts: named(here.shown.of),
+        })
+      : "",
+  );
+</script>
+
+{#if here}
+  <div class="picture">
+    <BrakePicture
+      parts={here.corner.parts}
+      shown={here.shown}
+      labels={here.labels}
+      {said}
+      {ratio}
+      picked={picked?.id ?? null}
+      pick={(part) => (picked = picked?.id === part.id ? null : part)}
+    />
+    {#if picked}<p class="picked" role="status"><TermText text={picked.label} /></p>{/if}
+  </div>
+{/if}
+
+<style>
+  .picture {
+    border: 1px solid var(--line);
+  }
+  .picked {
+    margin: 0;
+    padding: 0.35rem 0.75rem 0.6rem;
+    font-weight: 600;
+  }
+</style>

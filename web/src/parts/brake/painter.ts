@@ -1,0 +1,168 @@
+import { AXES, TOUCHING, dot, plus, type Body, type Face, type Point, type Vector } from "./body";
+import { flat, light, type Camera } from "./camera";
+import { around, type Placed } from "./scene";
+
+/** What is painted in one go: a body's faces that are seen, or the wall of its hole. */
+export interface Item {
+  placed: Placed;
+  inner: boolean;
+  faces: { points: Point[]; hole: Point[] | null; light: number }[];
+  lines: [Point, Point][];
+  box: [left: number, right: number, top: number, bottom: number];
+  depth: number;
+}
+
+/** An edge between faces that meet at less than this is round. */
+const CREASE = Math.cos((36 * Math.PI) / 180);
+/** Of a body with more sides, the planes along its faces are not tried. */
+const MOST_FACES = 8;
+
+/** Bodies one behind the other, the furthest first. Where a plane parts two, the viewer's side of it is in front. */
+export function paint(placed: Placed[], seen: Camera): Item[] {
+  return sorted(
+    placed.flatMap((each) => items(each, seen)),
+    seen,
+  );
+}
+
+function items(placed: Placed, seen: Camera): Item[] {
+  const { body, by } = placed;
+  const spots = body.vertices.map((vertex) => flat(seen, plus(vertex, by)));
+  const visible = new Map(body.faces.map((face) => [face, dot(face.normal, seen.towards) > 1e-9]));
+  const depth = dot(plus(body.centre, by), seen.towards);
+  return [true, false].flatMap((inner) => {
+    const faces = body.faces.filter((face) => face.inner === inner && visible.get(face));
+    if (!faces.length) return [];
+    const drawn = faces.map((face) => ({
+      points: face.points.map((at) => spots[at]!),
+      hole: face.hole && face.hole.map((at) => spots[at]!),
+      light: light(seen, face.normal),
+    }));
+    const all = drawn.flatMap((face) => face.points);
+    const [xs, ys] = [all.map((point) => point[0]), all.map((point) => point[1])];
+    const lines = body.edges
+      .filter(([, , first, second]) => isDrawn(first, second, inner, visible))
+      .map(([one, two]): [Point, Point] => [spots[one]!, spots[two]!]);
+    const box: Item["box"] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+    return [{ placed, inner, faces: drawn, lines, box, depth }];
+  });
+}
+
+/** Outlines, and edges where faces meet sharply; a hole's rim with the end it is in. An edge of one face alone is a seam. */
+function isDrawn(first: Face, second: Face | null, inner: boolean, visible: Map<Face, boolean>): boolean {
+  if (!second) return false;
+  if (first.inner !== second.inner) return !inner && !!visible.get(first.inner ? second : first);
+  if (first.inner !== inner) return false;
+  const [one, two] = [visible.get(first), visible.get(second)];
+  return one !== two || (!!one && dot(first.normal, second.normal) < CREASE);
+}
+
+function sorted(all: Item[], seen: Camera): Item[] {
+  const before: number[][] = all.map(() => []);
+  const waits = all.map(() => 0);
+  for (let one = 0; one < all.length; one++)
+    for (let two = one + 1; two < all.length; two++) {
+      if (!overlap(all[one]!.box, all[two]!.box)) continue;
+      const order = compare(all[one]!, all[two]!, seen);
+      if (order === 0) continue;
+      const [back, front] = order < 0 ? [one, two] : [two, one];
+      before[back]!.push(front);
+      waits[front]!++;
+    }
+  const left = new Set(all.keys());
+  const done: Item[] = [];
+  while (left.size) {
+    const free = [...left].filter((at) => waits[at] === 0);
+    // Bodies that hide each other in a ring are begun at the one that waits for fewest.
+    const next = free.length
+      ? least(free, (at) => all[at]!.depth)
+      : least([...left], (at) => waits[at]! * FAR + all[at]!.depth);
+    left.delete(next);
+    done.push(all[next]!);
+    for (const each of before[next]!) waits[each]!--;
+  }
+  return done;
+}
+
+/** More than any depth, in mm. */
+const FAR = 1e5;
+const least = (list: number[], of: (each: number) => number): number =>
+  list.reduce((one, two) => (of(two) < of(one) ? two : one));
+
+const overlap = (one: Item["box"], two: Item["box"]): boolean =>
+  one[0] < two[1] && two[0] < one[1] && one[2] < two[3] && two[2] < one[3];
+
+/** Negative: the first is behind the second; 0: neither hides the other. */
+function compare(one: Item, two: Item, seen: Camera): number {
+  if (one.placed === two.placed) return one.inner ? -1 : 1;
+  const apart = separated(one.placed, two.placed, seen);
+  if (apart !== null) return apart;
+  if (around(one.placed, two.placed)) return one.inner ? -1 : 1;
+  if (around(two.placed, one.placed)) return two.inner ? 1 : -1;
+  return one.depth - two.depth;
+}
+
+/** As compare; null where no plane tried parts them. */
+function separated(one: Placed, two: Placed, seen: Camera): number | null {
+  for (const [at, axis] of AXES.entries()) {
+    const shift = dot(one.by, axis) - dot(two.by, axis);
+    const [low, high] = one.body.spans[at]!;
+    const [otherLow, otherHigh] = two.body.spans[at]!;
+    const side = high + shift <= otherLow + TOUCHING ? -1 : otherHigh <= low + shift + TOUCHING ? 1 : 0;
+    if (side) return facing(axis, side, seen);
+  }
+  const first = byFaces(one, two, seen);
+  if (first !== null) return first;
+  const second = byFaces(two, one, seen);
+  return second === null ? null : -second;
+}
+
+/** A plane along one of the first body's own faces, beyond which all of the second is. */
+function byFaces(one: Placed, two: Placed, seen: Camera): number | null {
+  const { body } = one;
+  if (body.solid.outline.length > 2 * MOST_FACES || body.solid.hole) return null;
+  for (const face of body.faces) {
+    const shift = dot(two.by, face.normal) - dot(one.by, face.normal);
+    const level = dot(body.vertices[face.points[0]!]!, face.normal) - TOUCHING - shift;
+    if (two.body.vertices.every((vertex) => dot(vertex, face.normal) >= level)) return facing(face.normal, -1, seen);
+  }
+  return null;
+}
+
+function facing(axis: Vector, side: number, seen: Camera): number {
+  const along = dot(axis, seen.towards);
+  return Math.abs(along) < 1e-9 ? 0 : along > 0 ? side : -side;
+}
+
+/** The share of some parts' outlines on the picture that nothing hides, by trying points. 0 where there are none. */
+export function visibleShare(painted: Item[], of: (body: Body) => boolean): number {
+  const boxes = painted.filter((item) => of(item.placed.body)).map((item) => item.box);
+  let [all, free] = [0, 0];
+  for (const [left, right, top, bottom] of boxes)
+    for (let x = 0.5; x < TRIED; x++)
+      for (let y = 0.5; y < TRIED; y++) {
+        const point: Point = [left + ((right - left) * x) / TRIED, top + ((bottom - top) * y) / TRIED];
+        const hits = painted.filter((item) => inside(item, point));
+        if (!hits.some((item) => of(item.placed.body))) continue;
+        all++;
+        if (of(hits.at(-1)!.placed.body)) free++;
+      }
+  return all && free / all;
+}
+const TRIED = 6;
+
+const inside = (item: Item, point: Point): boolean =>
+  point[0] >= item.box[0] &&
+  point[0] <= item.box[1] &&
+  point[1] >= item.box[2] &&
+  point[1] <= item.box[3] &&
+  item.faces.some((face) => within(face.points, point) && !(face.hole && within(face.hole, point)));
+
+function within(loop: Point[], [x, y]: Point): boolean {
+  let found = false;
+  loop.forEach(([ax, ay], at) => {
+    const [bx, by] = loop[(at + 1) % loop.length]!;
+    if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) found = !found;
+  });
+  return found;
+}

@@ -1,0 +1,11 @@
+import { english } from "./english";
+
+export const turnable = "turnable drawing";
+export const fromOutside = "Seen from outside";
+export const fromBehind = "Seen from inside";
+export const turnRound = "Turn it round";
+export const takeApart = "Take it apart";
+export const asItIs = "Put it back";
+export const drawnAt = english("{place} brake, drawn: {parts}.");
+export const movesOut = "{parts} comes off";
+export const movesIn = "{parts} goes on";
