@@ -27,7 +27,10 @@ RSpec.describe "Brakes in three dimensions in the API" do
     bare = ask(:get, "/axles/#{front}/drawing")
     expect(part(bare, "caliper")).to include("known" => false, "fields" => ["caliper.kind"])
     know(front, ["caliper.kind", "fixed_opposed", nil])
-    expect(part(ask(:get, "/axles/#{front}/drawing"), "caliper")).to include("known" => true)
+    known = ask(:get, "/axles/#{front}/drawing")
+    expect(part(known, "caliper")).to include("known" => true)
+    bolt = { "known" => false, "fields" => %w[fixed_caliper_bolt.torque fixed_caliper_bolt.drive] }
+    expect(part(known, "fixed_caliper_bolt")).to include(bolt)
   end
 
   it "says of each step what it is about, what is off and what it moves" do

@@ -8,6 +8,12 @@ export const drumDrawnToScale = "The drum's wall, a lining and its shoe, cut lev
 export const drumScaleNote =
   "Drawn to scale; the diameters run on to the other side of the drum. Dashed: unknown, drawn at a typical size.";
 export const scaleNote = "Drawn to scale. Dashed: unknown, drawn at a typical size.";
+export const takenApart = "The brake, taken apart";
+export const apartDrawn = "{name} brake, taken apart. The list below has the same parts.";
+export const pressAPart =
+  "Press a part to enter its data. Dashed: something about it is missing. Turn it with a finger or the arrow keys.";
+export const nothingToEnter = "There is nothing to enter for it.";
+export const unknownParts = "Missing:";
 export const value = "Value";
 export const pressAValue = "Press a value to change it here.";
 export const missingData = "Missing data";

@@ -159,6 +159,11 @@ export const whatWouldBreakTheOrder =
 export const nextStep = "Next:";
 export const stepsInStages =
   "{steps} {steps|step|steps} in {stages} {stages|stage|stages}. You can't leave out {mandatory} of them. Each step waits for what it needs.";
+export const whatComesOff = "What has to come off:";
+export const comesOffDrawn = "{axle} brake, drawn with what has to come off: {parts}.";
+export const playFilm = "Play the job";
+export const stopFilm = "Stop";
+export const pictureOf = "Picture {at} of {all}";
 export const stages = "Stages of the job";
 export const allStepsOnOnePage = "All steps on one page";
 export const stageByStage = "Stage by stage";

@@ -25,7 +25,7 @@ module Graver
                 kind:,
                 solids: mirrored ? solids.map(&:mirrored) : solids,
                 count: kind.fastener && sizes.counts[kind.fastener],
-                known: !kind.fields.intersect?(unknown)
+                known: !kind.data.intersect?(unknown)
               )
             end
         end

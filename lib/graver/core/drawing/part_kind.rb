@@ -46,6 +46,8 @@ module Graver
               (exceptions.empty? || !Planning::Conditions.met?(exceptions, configuration))
           end
 
+          # Keys of the brake data it stands for: what it is drawn from, and of a fastener its torque and drive.
+          def data = fields + (fastener ? %w[torque drive].map { |each| "#{fastener}.#{each}" } : [])
           # facts: [String] that hold at the corner
           def off?(facts) = off_when.intersect?(facts) && !kept_by.intersect?(facts)
           # Is it drawn while these facts hold?

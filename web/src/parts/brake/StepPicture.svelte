@@ -49,6 +49,7 @@
 <style>
   .picture {
     border: 1px solid var(--line);
+    min-width: 0;
   }
   .picked {
     margin: 0;

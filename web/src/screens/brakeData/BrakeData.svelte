@@ -87,6 +87,10 @@
     {#if form.error}<Problem error={form.error} />{/if}
     <div class="sides">
       <div class="stack">
+        <section class="sheet no-print">
+          <h2>{texts.takenApart}</h2>
+          {#await import("./BrakeApart.svelte") then { default: BrakeApart }}<BrakeApart {form} />{/await}
+        </section>
         <section class="sheet">
           <BrakeDrawing {form} />
           <p class="quiet">{drums ? texts.drumScaleNote : texts.scaleNote}</p>

@@ -26,6 +26,15 @@
   let wanted = $state<{ axle: number; rotors: string } | null>(null);
   let reason = $state("");
 
+  // With other works, other parts come off.
+  let drawing = $state.raw<Schemas["JobDrawing"] | null>(null);
+  $effect(() => {
+    if (plan.id === null || !plan.steps) return void (drawing = null);
+    lazyApi.jobDrawing(plan.id).then(
+      (drawn) => (drawing = drawn),
+      () => {},
+    );
+  });
   const works = () => chosenWorks(plan);
   const reasons = () => chosenReasons(plan);
 
@@ -98,6 +107,10 @@
         {upperFirst(axle.name)}
         {#if !axle.included}<span class="quiet">{texts.notPartOfThisJob}</span>{/if}
       </h2>
+      {#if drawing && axle.included}{#await import("./ScopePicture.svelte") then { default: ScopePicture }}<ScopePicture
+            {drawing}
+            axle={axle.name}
+          />{/await}{/if}
       {#if here}<AxleSection corners={here.axle.corners} scale={3.2} />{/if}
       <fieldset disabled={!job.open || job.busy}>
         <legend class="sr">{say(texts.workOnTheNameAxle, { name: axle.name })}</legend>

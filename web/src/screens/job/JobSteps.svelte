@@ -10,12 +10,18 @@
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import Fault from "../../parts/Fault.svelte";
   import { JobStepsState } from "./jobSteps.svelte";
-  import StepGroup from "./StepGroup.svelte";
+  import StageSteps from "./StageSteps.svelte";
+  import { JobFilm } from "./jobFilm.svelte";
 
   /** whole: all stages from the start. The steps in order, stage by stage: ticked at the car, changed at the table as far as the order allows it. */
   let { job, whole = false }: { job: JobPlanState; whole?: boolean } = $props();
   const plan = $derived(job.plan!);
   const at = $derived(new JobStepsState(job, whole));
+  const film = new JobFilm(() => at.stepGroups);
+  // What is planned anew is drawn anew.
+  $effect(() => {
+    if (plan.id !== null && plan.steps) void film.load(plan.id);
+  });
   const before = $derived(at.stages[at.at - 1]);
   const after = $derived(at.stages[at.at + 1]);
 
@@ -96,9 +102,7 @@
     <section class="sheet">
       {#each at.shown as stage (stage.id)}
         <h2 tabindex="-1" bind:this={heading}>{stage.title}</h2>
-        <ol class="plain-list">
-          {#each stage.stepGroups as stepGroup (stepGroup.key)}<StepGroup {at} {stepGroup} {goTo} />{/each}
-        </ol>
+        <StageSteps {at} {film} {stage} {goTo} />
       {/each}
       {#if at.shown.length === 1}
         <div class="row spread turn no-print">
@@ -204,7 +208,7 @@
     padding-bottom: 0.25rem;
     border-bottom: 2px solid var(--ink);
   }
-  section ol + h2 {
+  section h2 ~ h2 {
     margin-top: 1.1rem;
   }
   .turn {
