@@ -37,7 +37,7 @@ RSpec.describe Graver::Say::Texts do
         end
       ],
       "drills." => [
-        *%w[micrometer vernier dial leaf lip uneven rotor order].map { |kind| "#{kind}_label" },
+        *%w[micrometer vernier dial leaf lip uneven rotor order part first grease].map { |kind| "#{kind}_label" },
         *%w[exactly between at_least under].map { |choice| "leaf_#{choice}" },
         *%w[edge groove hat].map { |place| "lip_at_#{place}" },
         *%w[replace measure_again stay will_not_outlast].map { |outcome| "lip_#{outcome}" },

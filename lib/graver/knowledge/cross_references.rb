@@ -182,7 +182,11 @@ module Graver
           "fastener" => ["fastener", ids("fasteners.yml")],
           "fields" => ["brake data", fields.map { |field| field["key"] }],
           "term" => ["word", @contents.fetch("glossary.yml").fetch("terms").map { |term| term["id"] }],
-          "steps" => ["step", @procedure_steps]
+          "steps" => ["step", @procedure_steps],
+          "found" => [
+            "mark or topic",
+            known_marks + @contents.fetch("rules/findings.yml").fetch("rules").map { |rule| rule["topic"] }
+          ]
         }
       end
 

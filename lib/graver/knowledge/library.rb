@@ -59,6 +59,17 @@ module Graver
             end
             .freeze
       end
+      # Where a word of the glossary can be seen: { term id => { brake: kind of a usual brake, parts: [part id] } }
+      def drawn_terms
+        @drawn_terms ||=
+          calipers
+            .reverse
+            .each_with_object({}) do |caliper, found|
+              configuration = Core::Drawing::UsualBrake.call(caliper)
+              here = drawn_parts.select { |kind| kind.term && kind.here?(configuration) }
+              here.group_by(&:term).each { |term, kinds| found[term] = { brake: caliper.id, parts: kinds.map(&:id) } }
+            end
+      end
       def parts = @parts ||= entries("parts.yml", Core::Planning::Part)
       def consumables = @consumables ||= entries("consumables.yml", Core::Planning::Consumable)
       # Puts any job's steps in order.

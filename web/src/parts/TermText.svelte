@@ -20,7 +20,10 @@
       role="note"
       ontoggle={(event) => (opened = event.newState === "open" ? at : null)}
       ><strong>{part.term.term}</strong>
-      {#if opened === at}{#await import("./TermDrawing.svelte") then { default: TermDrawing }}<TermDrawing
+      {#if opened === at && part.term.drawn}{#await import("./brake/TermPicture.svelte") then { default: TermPicture }}<TermPicture
+            term={part.term}
+          />{/await}
+      {:else if opened === at}{#await import("./TermDrawing.svelte") then { default: TermDrawing }}<TermDrawing
             term={part.term.id}
           />{/await}{/if}
       <span>{part.term.text}</span> <a href="#/help">{texts.moreWords}</a></span

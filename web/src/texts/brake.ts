@@ -7,5 +7,5 @@ export const turnRound = "Turn it round";
 export const takeApart = "Take it apart";
 export const asItIs = "Put it back";
 export const drawnAt = english("{place} brake, drawn: {parts}.");
-export const movesOut = "{parts} comes off";
-export const movesIn = "{parts} goes on";
+export const termDrawn = "A usual brake with this in colour: {term}.";
+export const showOnBrake = "Show it on a brake";

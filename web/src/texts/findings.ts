@@ -71,3 +71,4 @@ export const noted = "Noted in the vehicle's follow-ups. It counts until you clo
 export const notedAsNormal = "Noted in the vehicle's follow-ups as normal.";
 export const openVehicle = "Open the vehicle";
 export const fluidHeading = "Fluid";
+export const whereFound = "Where it is, in colour on the brake: {parts}.";

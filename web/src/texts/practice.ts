@@ -21,3 +21,4 @@ export const aDialGauge = "A dial indicator, its needle at the lowest and the hi
 export const aRotorCutThrough = english("A <disc|rotor> cut through, with four places to measure at");
 export const edgeOfTheRotor = english("edge of the <disc|rotor>");
 export const towardsTheHub = "towards the hub";
+export const brakeToName = "A brake with parts in colour. Turn it with a finger or the arrow keys.";

@@ -29,6 +29,7 @@ module Graver
             shown: kind.shown.empty?,
             fastener: kind.fastener,
             term: kind.term,
+            found: kind.found,
             fields: kind.data,
             known: part.known,
             solids: part.solids.map { |solid| solid(solid) }

@@ -8,8 +8,12 @@ module Graver
         def self.call(knowledge)
           terms = knowledge.glossary
           names = terms.to_h { |term| term.values_at("id", "term") }
+          drawn = knowledge.drawn_terms
           {
-            terms: terms.sort_by { |term| term["term"].downcase }.map { |term| word(term, names) },
+            terms:
+              terms
+                .sort_by { |term| term["term"].downcase }
+                .map { |term| { **word(term, names), drawn: drawn[term["id"]] } },
             worlds:
               knowledge.calibration["rows"].map do |row|
                 { **row, label: Say::Texts.t("help.#{row["kind"]}_#{row["id"]}") }

@@ -8,20 +8,6 @@ module Graver
         # What is drawn while the kind of brake is unknown, by the vehicle's kind.
         UNKNOWN_KIND = { "motorcycle" => "motorcycle_floating", "trailer" => "drum_overrun" }.freeze
         CAR = "floating_slide_pins"
-        # A usual brake of each vehicle kind, for what is about no axle.
-        USUAL = {
-          "parking_brakes" => "none",
-          "retentions" => "screws",
-          "springs" => "none",
-          "hose_fittings" => "banjo",
-          "brackets" => "separate",
-          "hose_holders" => "clip",
-          "wheels_by" => "nuts",
-          "sensors" => true,
-          "drum_retentions" => "nothing",
-          "drum_bearings" => "staked",
-          "adjusters" => "star"
-        }.freeze
         # axle: its name, or nil; side: "left" or "right"; parts: [Core::Drawing::Corner::DrawnPart]; labels: { part id
         # => in the owner's words }; scale: what lengths of a usual brake are multiplied by
         Drawn = Core::Value.define(:axle, :side, :parts, :labels, :scale)
@@ -44,11 +30,7 @@ module Graver
         # A usual brake of a kind (knowledge/calipers.yml), on the left. Raises NotFound.
         def usual(kind)
           caliper = @knowledge.caliper(kind) or raise NotFound
-          vehicle = caliper.vehicles.first
-          place = { **USUAL, "calipers" => kind, "vehicles" => vehicle, "brakes" => disc_or_drum(kind) }
-          place["retentions"] = "bolts" if vehicle == "motorcycle"
-          place["drum_retentions"] = "hub" if vehicle == "trailer"
-          place["parking_brakes"] = "shoes" if place["brakes"] == "drum" && vehicle != "trailer"
+          place = Core::Drawing::UsualBrake.call(caliper)
           drawn(place, Core::Drawing::Sizes.from({}, place), nil, "left") { |label| label }
         end
 

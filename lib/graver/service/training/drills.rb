@@ -14,7 +14,10 @@ module Graver
           "lip" => Core::Training::Lip,
           "uneven" => Core::Training::UnevenPads,
           "rotor" => Core::Training::RotorChoice,
-          "order" => Core::Training::StepOrder
+          "order" => Core::Training::StepOrder,
+          "part" => Core::Training::NameThePart,
+          "first" => Core::Training::ComesOffFirst,
+          "grease" => Core::Training::WhereGreaseGoes
         }.freeze
         SEEDS = (1..999_999)
         # The uncertainty of a digital caliper on a pad, mm (docs/measuring.md).
@@ -75,6 +78,10 @@ module Graver
             { error_mm: PAD_ERROR_MM, coverage: @knowledge.findings.dig("coverage", "value") }
           when "order"
             job
+          when "part", "grease"
+            brakes
+          when "first"
+            { **brakes, job: JOB["calipers"], placed: job.fetch(:placed) }
           else
             {}
           end
@@ -83,6 +90,15 @@ module Graver
         def rotor_rules
           rules = @knowledge.rotor_rules
           { coverage: rules.dig("coverage", "value"), outlast_chance: rules.dig("outlast_chance", "value") }
+        end
+
+        # What is drawn of a usual brake of each kind.
+        def brakes
+          drawn =
+            @knowledge.calipers.to_h do |caliper|
+              [caliper.id, Core::Drawing::UsualBrake.parts(@knowledge.drawn_parts, caliper).map(&:kind)]
+            end
+          { brakes: drawn }
         end
 
         # One side only: the other side has the same steps.

@@ -106,6 +106,8 @@
     --edge: #20282d;
   }
   .box {
+    /* As wide as its room, never as wide as what is drawn in it. */
+    contain: inline-size;
     touch-action: pan-y;
     cursor: grab;
     overflow: hidden;

@@ -34,7 +34,7 @@ const REST = 0.6;
 /** A view is good enough when this share of what it is about can be seen. */
 const ENOUGH = 0.55;
 /** With less, it is inside something: that is drawn so that one sees through it. */
-const LITTLE = 0.12;
+const LITTLE = 0.25;
 const VIEWS = [TURN, 180 - TURN, -TURN, TURN - 180];
 const TILTS = { least: -10, most: 70 };
 const MARGIN = 10;

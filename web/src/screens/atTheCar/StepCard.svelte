@@ -240,15 +240,4 @@
     color: var(--doubt);
     font-weight: 700;
   }
-  .link {
-    min-height: 48px;
-    text-align: left;
-  }
-  .writing {
-    display: grid;
-    gap: 0.5rem;
-  }
-  .acts {
-    gap: 0 1.5rem;
-  }
 </style>

@@ -7,9 +7,10 @@
 
   /** Behind one press: why, how sure, what would change it, what may stand behind it. */
   let { finding }: { finding: Schemas["Finding"] } = $props();
+  let opened = $state(false);
 </script>
 
-<details>
+<details ontoggle={(event) => (opened = event.currentTarget.open)}>
   <summary>{texts.whyAndWhatWouldChange}</summary>
   <dl>
     <dt>{texts.read}</dt>
@@ -23,6 +24,9 @@
     <dt>{texts.ruleAndSource}</dt>
     <dd>{finding.rule}; {finding.source}</dd>
   </dl>
+  {#if opened && finding.axle_id !== null}{#await import("./FindingPicture.svelte") then { default: FindingPicture }}<FindingPicture
+        {finding}
+      />{/await}{/if}
   {#if finding.causes.length}
     <h4>{texts.possibleCauses}</h4>
     <ul class="plain-list causes">

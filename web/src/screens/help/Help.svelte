@@ -2,6 +2,7 @@
   import TextField from "../../parts/controls/TextField.svelte";
   import TermDrawing from "../../parts/TermDrawing.svelte";
   import * as texts from "../../texts/help";
+  import * as brakeTexts from "../../texts/brake";
   import { say } from "../../texts/say";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
@@ -11,6 +12,8 @@
   /** How Graver comes to what it says, how often it was right, and the words of the trade. */
   const loaded = new Loader<Schemas["Help"]>();
   void loaded.load(lazyApi.help);
+  // A picture is drawn when it is asked for.
+  const opened = $state<Record<string, boolean>>({});
   let words = $state("");
   const terms = $derived(
     (loaded.value?.terms ?? []).filter((term) =>
@@ -69,6 +72,14 @@
               {term.text}{#if term.see.length}{" "}<span class="quiet"
                   >{say(texts.see, { see: term.see.join(", ") })}</span
                 >{/if}
+              {#if term.drawn}
+                <details ontoggle={(event) => (opened[term.id] = event.currentTarget.open)}>
+                  <summary>{brakeTexts.showOnBrake}</summary>
+                  {#if opened[term.id]}{#await import("../../parts/brake/TermPicture.svelte") then { default: TermPicture }}<TermPicture
+                        {term}
+                      />{/await}{/if}
+                </details>
+              {/if}
             </dd>
           </div>
         {:else}<p>{texts.none}</p>{/each}

@@ -19,6 +19,8 @@
   <DialPicture low={picture.low!} high={picture.high!} divisions={picture.divisions!} />
 {:else if picture.kind === "lip"}
   <LipPicture {picture} />
+{:else if picture.kind === "brake"}
+  {#await import("./BrakeDrill.svelte") then { default: BrakeDrill }}<BrakeDrill {picture} />{/await}
 {:else if picture.pads}
   <table>
     <thead

@@ -46,7 +46,7 @@
   <h1>{texts.practice}</h1>
   <p class="quiet">{texts.introduction}</p>
   {#if kinds.value}
-    <nav aria-label={texts.drills}>
+    <nav aria-label={texts.drills} class:chosen={!!kind}>
       {#each kinds.value as each (each.id)}
         <a
           href="#/practice/{each.id}/{next(each.id === kind ? seed : 0)}"
@@ -99,6 +99,12 @@
     border-color: var(--petrol);
     box-shadow: inset 4px 0 0 var(--petrol);
     font-weight: 600;
+  }
+  /* On a phone the question comes first. */
+  @media (max-width: 40rem) {
+    nav.chosen {
+      order: 1;
+    }
   }
   h2 {
     max-width: 44rem;

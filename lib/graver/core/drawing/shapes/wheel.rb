@@ -34,6 +34,7 @@ module Graver
 
             def spoke(inner, outer, angle, along, scaled)
               wide = scaled[15]
+              outer = Math.sqrt((outer**2) - (wide**2)) - 1
               outline =
                 [[inner, -wide], [outer, -wide], [outer, wide], [inner, wide]].map { |point| turned(point, angle) }
               Forms.prism("x", outline, *along)
