@@ -188,10 +188,12 @@ RSpec.describe "Parts, tools and paper in the API" do
           "Pump the pedal",
           "Danger: Keep everyone off the pedal",
           "Front left inner pad",
+          "Front brake, taken apart",
+          "Off: wheel, lug nuts.",
           "In doubt"
         ]
         expect(text).to include(*said.map { |words| words.gsub(/\s/, "") })
-        expect(reader.page_count).to be <= 4
+        expect(reader.page_count).to be <= 5
         found[paper] = reader.pages.first.attributes[:MediaBox].last(2).map(&:round) == size
       end
     expect(sizes.values).to all(be(true))

@@ -161,6 +161,24 @@ RSpec.describe Graver::Core::Drawing do
     expect([fingers, piston].map { |now, new| (now - new).round(6) }).to eq([-3.6, 12.4])
   end
 
+  it "puts a picture on paper, what it is about in colour, and turns it round for bolts from inside" do
+    picture = ->(ids, facts) { described_class::FlatPicture.of(scene.placed(drawn(plain), facts, 1), about: ids) }
+    out = picture[%w[caliper], %w[wheel_off caliper_open caliper_away]]
+    expect(out.shapes.select(&:now).map(&:stuff).uniq).to eq(["caliper"])
+    points = out.shapes.flat_map { |shape| shape.faces.flat_map(&:first) }
+    expect(points.transpose.map(&:minmax)).to match(
+      [[be_within(1e-6).of(0), be_within(1e-6).of(out.width)], [be_within(1e-6).of(0), be_within(1e-6).of(out.height)]]
+    )
+    # the hub's end is on the side of the rotor that is seen
+    order = %w[hub knuckle].permutation.map { |pair| pair.map { |id| out.spots[id].first } }.first
+    behind =
+      picture[%w[bracket_bolt], %w[wheel_off caliper_away pads_out bracket_off]]
+        .spots
+        .values_at("hub", "knuckle")
+        .map(&:first)
+    expect([order, behind].map { |hub, knuckle| hub <=> knuckle }).to eq([-1, 1])
+  end
+
   it "moves what goes along, keeps a unit together, and drops the wheel" do
     parts = drawn(plain)
     offset = ->(facts, id) { scene.placed(parts, facts, 1).to_h { |each, by| [each.kind.id, by] }[id] }

@@ -15,22 +15,25 @@ module Graver
       }.freeze
       SEVERITY = { "danger" => "9b1c31", "warning" => "8a4b00", "notice" => "0d5a66" }.freeze
 
-      # An axle finds room on four pages; its steps are set smaller where they must.
-      MOST_PAGES = 4
+      # An axle finds room on five pages; its steps are set smaller where they must.
+      MOST_PAGES = 5
       STEP = [8.5, 8.0, 7.5].freeze
 
-      # job: as the API answers it (symbol keys); size: a key of Paper::SIZES -> PDF bytes. Raises
-      # InvalidEntry.
-      def self.call(job, size)
+      # job: as the API answers it (symbol keys); size: a key of Paper::SIZES; drawings: of its axles, [{ axle:, apart:,
+      # named:, frames: }] -> PDF bytes. Raises InvalidEntry.
+      def self.call(job, size, drawings = [])
         raise InvalidEntry.of("paper", "unknown_paper", Say::Texts.t("faults.paper")) unless Paper::SIZES.key?(size)
 
-        sheets = STEP.lazy.map { |step| new(job, size, step).tap(&:draw) }
+        made = {}.compare_by_identity
+        sheets = STEP.lazy.map { |step| new(job, size, step, drawings, made).tap(&:draw) }
         (sheets.find { |sheet| sheet.pages <= MOST_PAGES } || sheets.to_a.last).bytes
       end
 
       # step: points of type of the steps
-      def initialize(job, size, step)
+      def initialize(job, size, step, drawings, made)
         @job = job
+        @drawings = drawings
+        @made = made
         @step = step
         @paper = Paper.new(size, title: Say::Texts.t("sheet.title", vehicle: job[:vehicle][:name]))
         @pdf = @paper.pdf
@@ -48,6 +51,7 @@ module Graver
         lists
         torque
         readings
+        BrakePages.new(@paper, @drawings, @made).draw
         steps
         @paper.foot(Say::Texts.t("sheet.foot"))
       end

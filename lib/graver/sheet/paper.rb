@@ -30,6 +30,7 @@ module Graver
         @pdf =
           Prawn::Document.new(
             page_size: SIZES.fetch(size),
+            compress: true,
             margin: [MARGIN, MARGIN, MARGIN + 8, MARGIN],
             info: {
               Title: title,

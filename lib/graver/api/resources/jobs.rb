@@ -116,8 +116,12 @@ module Graver
         def edit_plan = with(Contracts::PlanEdit) { |given| planning.adjust(id, given) }
         def drop_plan_edit = answer(planning.restore(id, @exchange.number("event", missing: "missing.change")))
 
-        def sheet = printed(Sheet::JobSheet, "job")
-        def card = printed(Sheet::WallCard, "card")
+        def sheet
+          plan = plans.find(id)
+          drawings = Serializers::PrintedDrawings.new.call(Service::Jobs::JobDrawing.new(knowledge).call(plan))
+          printed("job") { |job, paper| Sheet::JobSheet.call(job, paper, drawings) }
+        end
+        def card = printed("card") { |job, paper| Sheet::WallCard.call(job, paper) }
 
         def parts_list
           Download.new(
@@ -129,10 +133,10 @@ module Graver
 
         private
 
-        def printed(sheet, name)
+        def printed(name)
           Download.new(
             type: "application/pdf",
-            body: sheet.call(Say::Voice.plain(job), params.fetch("paper", "a4")),
+            body: yield(Say::Voice.plain(job), params.fetch("paper", "a4")),
             disposition: "inline; filename=\"#{name}-#{id}.pdf\""
           )
         end

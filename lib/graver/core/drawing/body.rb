@@ -42,11 +42,11 @@ module Graver
 
         # Does another body of the same axis go through its material, seen along the axis? Of two alike, neither does.
         def through?(other)
-          return false unless overlaps?(other)
+          return false unless other.size < size && overlaps?(other)
 
           points = other.solid.outline
           points.all? { |point| within?(point) } &&
-            !(solid.hole && points.any? { |point| distance(point) < hole_radius }) && other.size < size
+            !(solid.hole && points.any? { |point| distance(point) < hole_radius })
         end
 
         # Is a piece of such a body inside its material?

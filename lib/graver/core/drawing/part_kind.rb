@@ -7,9 +7,9 @@ module Graver
       # off_when: facts, each of which says that it is off; kept_by: facts that keep it where it is all the same; shown:
       # drawn only while one of these facts holds; gone: not drawn while it is off; carried_by: the part it goes along
       # with; way: "out", "in", "up", "down", "front" or "rear"; by: how far it is drawn off its place, in mm where the
-      # rotor has 280 mm; fields: brake data it is drawn from; term: its glossary entry, or nil; grease: what goes
-      # on it; dry: why nothing does; stuff: what it is painted as; steps: ids of the steps it is the part of, beside those that undo or tighten it; found: marks and topics of
-      # findings that are about it.
+      # rotor has 280 mm; fields: brake data it is drawn from; term: its glossary entry, or nil; grease: what goes on
+      # it; dry: why nothing does; stuff: what it is painted as; steps: ids of the steps it is the part of, beside those
+      # that undo or tighten it; found: marks and topics of findings that are about it.
       PartKind =
         Entry.define(
           :id,

@@ -10,31 +10,28 @@ module Graver
         # parts: [Corner::DrawnPart]; facts: those that hold at the corner; scale: size of the brake against a usual one
         # -> [[DrawnPart, [x, y, z] off its place]], without what isn't drawn
         def placed(parts, facts, scale)
-          by_id = parts.to_h { |part| [part.kind.id, part] }
-          parts
-            .select { |part| part.kind.drawn?(facts) && carrier_drawn?(part, by_id, facts) }
-            .map { |part| [part, offset(part, by_id, facts, scale)] }
+          drawn = parts.select { |part| part.kind.drawn?(facts) }
+          moved(drawn, scale) { |kind| kind.off?(facts) ? 1 : 0 }
         end
 
         # With everything off its place.
         def exploded(parts, scale)
-          placed(
-            parts,
-            parts.flat_map { |part| part.kind.off_when }.uniq - parts.flat_map { |part| part.kind.kept_by },
-            scale
-          )
+          kept = parts.flat_map { |part| part.kind.kept_by }
+          placed(parts, parts.flat_map { |part| part.kind.off_when }.uniq - kept, scale)
         end
 
-        def carrier_drawn?(part, by_id, facts)
-          carrier = by_id[part.kind.carried_by] or return true
-          carrier.kind.drawn?(facts)
+        # The block says of a PartKind how far it is off its place, of 1; what is carried goes along.
+        def moved(parts, scale, &share)
+          by_id = parts.to_h { |part| [part.kind.id, part] }
+          parts.map { |part| [part, offset(part, by_id, scale, &share)] }
         end
 
         # -> [x, y, z]
-        def offset(part, by_id, facts, scale)
-          own = part.kind.off?(facts) ? part.kind.direction.map { |each| each * part.kind.by * scale } : [0, 0, 0]
+        def offset(part, by_id, scale, &share)
+          far = yield(part.kind) * part.kind.by * scale
+          own = part.kind.direction.map { |each| each * far }
           carrier = by_id[part.kind.carried_by]
-          carrier ? own.zip(offset(carrier, by_id, facts, scale)).map(&:sum) : own
+          carrier ? own.zip(offset(carrier, by_id, scale, &share)).map(&:sum) : own
         end
 
         # -> [Body], cut where one goes through another or its hole, so that they can be put one behind the other, and
