@@ -43,8 +43,16 @@
     if (width) picture.width = width;
   });
   $effect(() => picture.play());
+  $effect(() => {
+    picture.picked = picked;
+    picture.dashed = dashed;
+  });
+  function painting(group: SVGGElement, markup: string) {
+    const update = (changed: string) => (group.innerHTML = changed);
+    update(markup);
+    return { update };
+  }
   const byId = $derived(new Map(parts.map((part) => [part.id, part])));
-  const current = (id: string) => (picked === null ? shown.of.includes(id) : id === picked);
   const tap = (id: string) => pick?.(byId.get(id)!);
 </script>
 
@@ -67,19 +75,7 @@
       role="img"
       aria-label={said}
     >
-      {#each picture.painted as { item, faces, lines }, at (at)}
-        {@const part = item.placed.body.part}
-        <g
-          class={item.placed.body.stuff}
-          class:now={current(part)}
-          class:through={picture.inside && !picture.apart && !current(part)}
-          class:unknown={dashed && !byId.get(part)?.known}
-          data-part={part}
-        >
-          {#each faces as { d, shade } (shade)}<path class="s{shade}" {d} />{/each}
-          <path class="edge" d={lines} />
-        </g>
-      {/each}
+      <g transform="scale(0.1)" use:painting={picture.markup}></g>
       <text class="side" x="8" y={picture.height - 8}>{picture.behind ? texts.fromBehind : texts.fromOutside}</text>
       {#if picture.arrow}<path class="halo" d={picture.arrow} /><path class="arrow" d={picture.arrow} />{/if}
       {#each picture.written as label (label.leader)}
@@ -103,7 +99,6 @@
   figure {
     margin: 0;
     min-width: 0;
-    --edge: #20282d;
   }
   .box {
     /* As wide as its room, never as wide as what is drawn in it. */
@@ -120,32 +115,8 @@
     display: flex;
     flex-wrap: wrap;
     gap: 0 1.25rem;
+    padding: 0 8px;
     align-items: center;
-  }
-  path {
-    stroke-linejoin: round;
-    fill-rule: evenodd;
-  }
-  .edge {
-    fill: none;
-    stroke: var(--edge);
-    stroke-width: 1;
-    stroke-linecap: round;
-  }
-  .now .edge {
-    stroke-width: 1.6;
-  }
-  .unknown .edge {
-    stroke-dasharray: 3 3;
-  }
-  .unknown path:not(.edge) {
-    fill-opacity: 0.35;
-  }
-  .through path:not(.edge) {
-    fill-opacity: 0.18;
-  }
-  .through .edge {
-    stroke-opacity: 0.45;
   }
   .arrow,
   .halo {
@@ -179,10 +150,5 @@
   }
   .strong {
     font-weight: 600;
-  }
-  @media (prefers-reduced-motion: no-preference) {
-    g path:not(.edge) {
-      transition: fill 0.2s;
-    }
   }
 </style>

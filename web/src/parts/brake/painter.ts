@@ -5,6 +5,8 @@ import { around, type Placed } from "./scene";
 /** What is painted in one go: a body's faces that are seen, or the wall of its hole. */
 export interface Item {
   placed: Placed;
+  /** Its place among the bodies. */
+  index: number;
   inner: boolean;
   faces: { points: Point[]; hole: Point[] | null; light: number }[];
   lines: [Point, Point][];
@@ -17,15 +19,45 @@ const CREASE = Math.cos((36 * Math.PI) / 180);
 /** Of a body with more sides, the planes along its faces are not tried. */
 const MOST_FACES = 8;
 
+/**
+ * What two bodies are to each other, wherever they are seen from: parted by a plane, the first on one side of it (-1:
+ * behind as seen along the axis), or one around the other; nothing where neither is so.
+ */
+type Relation = { axis: Vector; side: number } | { around: 1 | 2 } | null;
+
+/** Bodies at their places. What they are to each other is found once, however often they are turned. */
+export class Arrangement {
+  #known: (Relation | undefined)[];
+
+  constructor(readonly placed: Placed[]) {
+    this.#known = new Array<Relation | undefined>(placed.length ** 2);
+  }
+
+  relation(one: number, two: number): Relation {
+    const at = one * this.placed.length + two;
+    const known = this.#known[at];
+    if (known !== undefined) return known;
+    return (this.#known[at] = relationOf(this.placed[one]!, this.placed[two]!));
+  }
+}
+
+function relationOf(one: Placed, two: Placed): Relation {
+  const plane = separated(one, two);
+  if (plane) return plane;
+  if (around(one, two)) return { around: 1 };
+  return around(two, one) ? { around: 2 } : null;
+}
+
 /** Bodies one behind the other, the furthest first. Where a plane parts two, the viewer's side of it is in front. */
-export function paint(placed: Placed[], seen: Camera): Item[] {
+export function paint(arranged: Arrangement, seen: Camera): Item[] {
   return sorted(
-    placed.flatMap((each) => items(each, seen)),
+    arranged.placed.flatMap((each, index) => items(each, index, seen)),
+    arranged,
     seen,
   );
 }
 
-function items(placed: Placed, seen: Camera): Item[] {
+function items(placed: Placed, index: number, seen: Camera): Item[] {
   const { body, by } = placed;
   const spots = body.vertices.map((vertex) => flat(seen, plus(vertex, by)));
   const visible = new Map(body.faces.map((face) => [face, dot(face.normal, seen.towards) > 1e-9]));
@@ -44,7 +76,7 @@ function items(placed: Placed, seen: Camera): Item[] {
       .filter(([, , first, second]) => isDrawn(first, second, inner, visible))
       .map(([one, two]): [Point, Point] => [spots[one]!, spots[two]!]);
     const box: Item["box"] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-    return [{ placed, inner, faces: drawn, lines, box, depth }];
+    return [{ placed, index, inner, faces: drawn, lines, box, depth }];
   });
 }
 
@@ -57,13 +89,13 @@ function isDrawn(first: Face, second: Face | null, inner: boolean, visible: Map<
   return one !== two || (!!one && dot(first.normal, second.normal) < CREASE);
 }
 
-function sorted(all: Item[], seen: Camera): Item[] {
+function sorted(all: Item[], arranged: Arrangement, seen: Camera): Item[] {
   const before: number[][] = all.map(() => []);
   const waits = all.map(() => 0);
   for (let one = 0; one < all.length; one++)
     for (let two = one + 1; two < all.length; two++) {
       if (!overlap(all[one]!.box, all[two]!.box)) continue;
-      const order = compare(all[one]!, all[two]!, seen);
+      const order = compare(all[one]!, all[two]!, arranged, seen);
       if (order === 0) continue;
       const [back, front] = order < 0 ? [one, two] : [two, one];
       before[back]!.push(front);
@@ -93,45 +125,40 @@ const overlap = (one: Item["box"], two: Item["box"]): boolean =>
   one[0] < two[1] && two[0] < one[1] && one[2] < two[3] && two[2] < one[3];
 
 /** Negative: the first is behind the second; 0: neither hides the other. */
-function compare(one: Item, two: Item, seen: Camera): number {
-  if (one.placed === two.placed) return one.inner ? -1 : 1;
-  const apart = separated(one.placed, two.placed, seen);
-  if (apart !== null) return apart;
-  if (around(one.placed, two.placed)) return one.inner ? -1 : 1;
-  if (around(two.placed, one.placed)) return two.inner ? 1 : -1;
-  return one.depth - two.depth;
+function compare(one: Item, two: Item, arranged: Arrangement, seen: Camera): number {
+  if (one.index === two.index) return one.inner ? -1 : 1;
+  const found = arranged.relation(one.index, two.index);
+  if (found === null) return one.depth - two.depth;
+  if ("around" in found) return found.around === 1 ? (one.inner ? -1 : 1) : two.inner ? 1 : -1;
+  const along = dot(found.axis, seen.towards);
+  return Math.abs(along) < 1e-9 ? 0 : along > 0 ? found.side : -found.side;
 }
 
-/** As compare; null where no plane tried parts them. */
-function separated(one: Placed, two: Placed, seen: Camera): number | null {
+/** A plane between two bodies; null where none of those tried is. */
+function separated(one: Placed, two: Placed): { axis: Vector; side: number } | null {
   for (const [at, axis] of AXES.entries()) {
     const shift = dot(one.by, axis) - dot(two.by, axis);
     const [low, high] = one.body.spans[at]!;
     const [otherLow, otherHigh] = two.body.spans[at]!;
     const side = high + shift <= otherLow + TOUCHING ? -1 : otherHigh <= low + shift + TOUCHING ? 1 : 0;
-    if (side) return facing(axis, side, seen);
+    if (side) return { axis, side };
   }
-  const first = byFaces(one, two, seen);
-  if (first !== null) return first;
-  const second = byFaces(two, one, seen);
-  return second === null ? null : -second;
+  const first = byFaces(one, two);
+  if (first) return { axis: first, side: -1 };
+  const second = byFaces(two, one);
+  return second && { axis: second, side: 1 };
 }
 
-/** A plane along one of the first body's own faces, beyond which all of the second is. */
-function byFaces(one: Placed, two: Placed, seen: Camera): number | null {
+/** The outward way of one of the first body's own faces beyond which all of the second is. */
+function byFaces(one: Placed, two: Placed): Vector | null {
   const { body } = one;
   if (body.solid.outline.length > 2 * MOST_FACES || body.solid.hole) return null;
   for (const face of body.faces) {
     const shift = dot(two.by, face.normal) - dot(one.by, face.normal);
     const level = dot(body.vertices[face.points[0]!]!, face.normal) - TOUCHING - shift;
-    if (two.body.vertices.every((vertex) => dot(vertex, face.normal) >= level)) return facing(face.normal, -1, seen);
+    if (two.body.vertices.every((vertex) => dot(vertex, face.normal) >= level)) return face.normal;
   }
   return null;
-}
-
-function facing(axis: Vector, side: number, seen: Camera): number {
-  const along = dot(axis, seen.towards);
-  return Math.abs(along) < 1e-9 ? 0 : along > 0 ? side : -side;
 }
 
 /** The share of some parts' outlines on the picture that nothing hides, by trying points. 0 where there are none. */

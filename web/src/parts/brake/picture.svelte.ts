@@ -1,6 +1,7 @@
 import { dot, type Point, type Vector } from "./body";
+import { painted } from "./colours";
 import { camera, flat, TILT, TURN, type Camera } from "./camera";
-import { paint, visibleShare, type Item } from "./painter";
+import { Arrangement, paint, visibleShare, type Item } from "./painter";
 import { Scene, type Part } from "./scene";
 
 /** What a picture shows: parts off their place, moved out or in, not drawn, and those it is about. */
@@ -23,12 +24,6 @@ export interface Written {
   end: "start" | "end";
   leader: string;
 }
-export interface Painted {
-  item: Item;
-  faces: { d: string; shade: number }[];
-  lines: string;
-}
-
 /** How far along its way a part is drawn that a step moves, of 1. */
 const REST = 0.6;
 /** A view is good enough when this share of what it is about can be seen. */
@@ -40,8 +35,9 @@ const TILTS = { least: -10, most: 70 };
 const MARGIN = 10;
 const LINE = 20;
 const FIRST_LINE = 18;
-const SHADES = 5;
 const STEPS = 40;
+/** Across its axis, in mm: two fingers wide. */
+const SMALL = 70;
 /** Of a picture, in px. */
 const TALLEST = 430;
 
@@ -54,6 +50,10 @@ export class Picture {
   /** 0 to 1: how far what the step moves has come. */
   moved = $state(REST);
   width = $state(360);
+  /** The part that was tapped, in colour in place of those it is about. */
+  picked = $state<string | null>(null);
+  /** Parts drawn from values that are missing are dashed. */
+  dashed = $state(false);
   /** What it is about is inside something else. */
   readonly inside: boolean;
   #scene: Scene;
@@ -89,7 +89,8 @@ export class Picture {
   };
   drawn = (id: string): boolean => !this.#shown.hidden.includes(id);
 
-  readonly items: Item[] = $derived.by(() => paint(this.#scene.placed(this.off, this.drawn), this.camera));
+  readonly #arranged = $derived.by(() => new Arrangement(this.#scene.placed(this.off, this.drawn)));
+  readonly items: Item[] = $derived.by(() => paint(this.#arranged, this.camera));
 
   /** From mm on the picture to px of its box: what is drawn fills what the labels leave. */
   readonly #fit = $derived.by(() => {
@@ -112,38 +113,55 @@ export class Picture {
       4,
     );
   }
-  #at = ([x, y]: Point): Point => [x * this.#fit.scale + this.#fit.x, y * this.#fit.scale + this.#fit.y];
-  #path = (points: Point[]): string =>
-    `M${points
-      .map((point) =>
-        this.#at(point)
-          .map((each) => each.toFixed(1))
-          .join(" "),
-      )
-      .join("L")}Z`;
+  /** Classes of a part's shapes beside what it is painted as. */
+  marked = (id: string): string => {
+    const part = this.#scene.parts.get(id);
+    const now = this.#current(id);
+    const through = this.inside && !this.apart && !now;
+    return [now && "now", through && "through", this.dashed && !part?.known && "unknown"].filter(Boolean).join(" ");
+  };
+  #current = (id: string): boolean => (this.picked === null ? this.#shown.of.includes(id) : id === this.picked);
 
-  readonly painted: Painted[] = $derived.by(() =>
-    this.items.map((item) => {
-      const byShade = new Map<number, string>();
-      for (const face of item.faces) {
-        const shade = Math.min(Math.floor(face.light * SHADES), SHADES - 1);
-        byShade.set(
-          shade,
-          (byShade.get(shade) ?? "") + this.#path(face.points) + (face.hole ? this.#path(face.hole) : ""),
-        );
+  /** What is painted, as SVG: numbers and ids alone, put in at once as that takes a third of the time. */
+  readonly markup: string = $derived.by(() => {
+    const { scale, x, y } = this.#fit;
+    // In tenths of a px: whole numbers are written faster.
+    const spot = ([right, down]: Point): string =>
+      `${Math.round((right * scale + x) * 10)} ${Math.round((down * scale + y) * 10)}`;
+    const path = (points: Point[]): string => `M${points.map(spot).join("L")}Z`;
+    // A line that goes on where the last one ended is drawn in one go with it.
+    const edges = (lines: [Point, Point][]): string => {
+      let [d, last] = ["", ""];
+      for (const [from, to] of lines) {
+        const start = spot(from);
+        d += start === last ? "" : `M${start}`;
+        last = spot(to);
+        d += `L${last}`;
       }
-      return {
-        item,
-        faces: [...byShade].map(([shade, d]) => ({ d, shade })),
-        lines: item.lines.map((line) => this.#path(line).slice(0, -1)).join(""),
-      };
-    }),
-  );
+      return d;
+    };
+    return this.items
+      .map((item) => {
+        const { part, stuff, size } = item.placed.body;
+        const byColour = new Map<string, string>();
+        for (const face of item.faces) {
+          const colour = painted(stuff, this.#current(part), face.light, size < SMALL);
+          const whole = path(face.points) + (face.hole ? path(face.hole) : "");
+          byColour.set(colour, (byColour.get(colour) ?? "") + whole);
+        }
+        const faces = [...byColour].map(([colour, d]) => `<path fill="${colour}" d="${d}"/>`).join("");
+        const lines = edges(item.lines);
+        return `<g class="${this.marked(part)}" data-part="${part}">${faces}<path class="edge" d="${lines}"/></g>`;
+      })
+      .join("");
+  });
 
   /** The middle of a part on the picture, in px: of what of it is drawn last. */
   #anchor(part: string): Point | null {
     const mine = this.items.filter((item) => item.placed.body.part === part).at(-1);
-    return mine ? this.#at([(mine.box[0] + mine.box[1]) / 2, (mine.box[2] + mine.box[3]) / 2]) : null;
+    if (!mine) return null;
+    const { scale, x, y } = this.#fit;
+    return [((mine.box[0] + mine.box[1]) / 2) * scale + x, ((mine.box[2] + mine.box[3]) / 2) * scale + y];
   }
 
   /** Labels above the picture, on the side of their part, each with a line to it. */
@@ -185,10 +203,10 @@ export class Picture {
   #best(): [turn: number, share: number] {
     const { of } = this.#shown;
     if (!of.length) return [TURN, 1];
-    const placed = this.#scene.placed(this.off, this.drawn);
+    const arranged = new Arrangement(this.#scene.placed(this.off, this.drawn));
     let [best, most] = [TURN, -1];
     for (const view of VIEWS) {
-      const share = visibleShare(paint(placed, camera(view, TILT)), (body) => of.includes(body.part));
+      const share = visibleShare(paint(arranged, camera(view, TILT)), (body) => of.includes(body.part));
       if (share >= ENOUGH) return [view, share];
       if (share > most) [best, most] = [view, share];
     }

@@ -35,10 +35,10 @@ module Graver
                   levels.outside,
                   levels.open_edge,
                   levels.closed[0],
-                  corners: 40,
+                  corners: 32,
                   hole: levels.radius
                 ),
-                Forms.cylinder("x", [0, 0], levels.outside, *levels.closed, corners: 40, hole: hub ? s[24] : s[30]),
+                Forms.cylinder("x", [0, 0], levels.outside, *levels.closed, corners: 32, hole: hub ? s[24] : s[30]),
                 *(hub ? one_piece(levels) : [])
               ]
             end
@@ -56,13 +56,13 @@ module Graver
             def studs(levels, along)
               Ring
                 .places(levels.sizes.counts.fetch("wheel_nut", 5), levels.bolt_circle)
-                .map { |at| Forms.cylinder("x", at, levels.s(5), *along, corners: 8) }
+                .map { |at| Forms.cylinder("x", at, levels.s(5), *along, corners: 6) }
             end
 
             def plate(levels)
               s = levels.method(:s)
               [
-                Forms.cylinder("x", [0, 0], levels.radius + s(levels, 4), *levels.plate, corners: 40),
+                Forms.cylinder("x", [0, 0], levels.radius + s(levels, 4), *levels.plate, corners: 32),
                 Forms.box(
                   [levels.plate[1], levels.shoes[1]],
                   [-s[17], s[17]],

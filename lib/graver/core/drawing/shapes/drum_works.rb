@@ -28,7 +28,7 @@ module Graver
               s = levels.method(:s)
               out = [levels.shoes[1] - s[8], levels.shoes[1] - s[2]].sum / 2
               [levels.cylinder - s[24], levels.anchor + s[20]].map do |z|
-                Forms.cylinder("y", [out, z], s[4], -levels.radius * 0.5, levels.radius * 0.5, corners: 8)
+                Forms.cylinder("y", [out, z], s[4], -levels.radius * 0.5, levels.radius * 0.5, corners: 6)
               end
             end
 
@@ -53,9 +53,9 @@ module Graver
               z = foot ? levels.anchor + s[10] : levels.cylinder - s[40]
               reach = levels.radius * (foot ? 0.42 : 0.6)
               [
-                Forms.cylinder("y", [middle(levels), z], s[4], -reach, -s[4], corners: 8),
+                Forms.cylinder("y", [middle(levels), z], s[4], -reach, -s[4], corners: 6),
                 Forms.cylinder("y", [middle(levels), z], s[11], -s[4], s[4], corners: 16),
-                Forms.cylinder("y", [middle(levels), z], s[4], s[4], reach, corners: 8)
+                Forms.cylinder("y", [middle(levels), z], s[4], s[4], reach, corners: 6)
               ]
             end
 
@@ -103,8 +103,8 @@ module Graver
               {
                 "pipe_nut" => [Forms.hexagon("x", [0, z], s[6], back - s[12], back)],
                 "pipe" => [
-                  Forms.cylinder("x", [0, z], s[2.5], back - s[34], back - s[12], corners: 8),
-                  Forms.cylinder("z", [back - s[34], 0], s[2.5], -s[40], z + s[2.5], corners: 8)
+                  Forms.cylinder("x", [0, z], s[2.5], back - s[34], back - s[12], corners: 6),
+                  Forms.cylinder("z", [back - s[34], 0], s[2.5], -s[40], z + s[2.5], corners: 6)
                 ]
               }
             end
@@ -113,7 +113,7 @@ module Graver
               s, z = levels.method(:s), levels.anchor + levels.s(14)
               [
                 Forms.box(along(levels, 9), [-s[20], s[20]], [z, z + s[14]]),
-                Forms.cylinder("x", [0, z + s[7]], s[5], levels.plate[0] - s[26], middle(levels) - s[9], corners: 8)
+                Forms.cylinder("x", [0, z + s[7]], s[5], levels.plate[0] - s[26], middle(levels) - s[9], corners: 6)
               ]
             end
 
@@ -162,7 +162,7 @@ module Graver
                 levels.s(4),
                 levels.plate[0] - levels.s(60),
                 levels.plate[0] - levels.s(27),
-                corners: 8
+                corners: 6
               )
             end
           end

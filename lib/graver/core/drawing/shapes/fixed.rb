@@ -78,7 +78,7 @@ module Graver
               z = levels.pad_top + s[7]
               Array
                 .new(count) { |at| count == 1 ? 0 : s[26] * ((2 * at) - 1) }
-                .map { |y| Forms.cylinder("x", [y, z], s[3], -inside, inside + depth(levels) + s[4], corners: 8) }
+                .map { |y| Forms.cylinder("x", [y, z], s[3], -inside, inside + depth(levels) + s[4], corners: 6) }
             end
           end
         end

@@ -97,7 +97,7 @@ module Graver
               s = levels.method(:s)
               [
                 Forms.cylinder("x", at, s[8], levels.lug + s[1], levels.bracket_inner, corners: 12),
-                Forms.cylinder("x", at, s[4.5], levels.bracket_inner, levels.face + s[6], corners: 8)
+                Forms.cylinder("x", at, s[4.5], levels.bracket_inner, levels.face + s[6], corners: 6)
               ]
             end
 

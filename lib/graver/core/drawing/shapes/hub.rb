@@ -61,7 +61,7 @@ module Graver
                 .places(levels.sizes.counts.fetch("wheel_nut", 5), levels.bolt_circle)
                 .flat_map do |at|
                   [[levels.flange, seat], [seat, seat + s[32]]].map do |along|
-                    Forms.cylinder("x", at, s[5.5], *along, corners: 8)
+                    Forms.cylinder("x", at, s[5.5], *along, corners: 6)
                   end
                 end
             end
@@ -80,7 +80,7 @@ module Graver
                   *Ring
                     .places(counts.fetch("wheel_nut", 5), levels.hat_radius - s[10])
                     .map do |at|
-                      Forms.cylinder("x", at, s[5], levels.hat_top + s[10], levels.hat_top + s[36], corners: 8)
+                      Forms.cylinder("x", at, s[5], levels.hat_top + s[10], levels.hat_top + s[36], corners: 6)
                     end
                 ],
                 "hub_nut" => [Forms.hexagon("x", [0, 0], s[28], out - s[14], out - s[2])],

@@ -24,7 +24,7 @@ module Graver
               s = levels.method(:s)
               [
                 Forms.hexagon("z", [along, s[30]], s[5], levels.top, levels.top + s[7]),
-                Forms.cylinder("z", [along, s[30]], s[3], levels.top + s[7], levels.top + s[16], corners: 8)
+                Forms.cylinder("z", [along, s[30]], s[3], levels.top + s[7], levels.top + s[16], corners: 6)
               ]
             end
 
@@ -46,8 +46,8 @@ module Graver
             def hose(levels, at, along, radius)
               s, (y, z) = levels.method(:s), at
               [
-                Forms.cylinder("y", [along, z], radius, y - s[104] + radius, y - s[8], corners: 8),
-                Forms.cylinder("x", [y - s[104], z], radius, along - s[56], along + radius, corners: 8)
+                Forms.cylinder("y", [along, z], radius, y - s[104] + radius, y - s[8], corners: 6),
+                Forms.cylinder("x", [y - s[104], z], radius, along - s[56], along + radius, corners: 6)
               ]
             end
 

@@ -33,9 +33,9 @@ module Graver
               carrier = levels.radius * 0.55
               {
                 "rotor" => [
-                  Forms.cylinder("x", [0, 0], levels.radius, -face, face, corners: 40, hole: levels.radius * 0.66),
+                  Forms.cylinder("x", [0, 0], levels.radius, -face, face, corners: 32, hole: levels.radius * 0.66),
                   *Array.new(bolts) { |at| spoke(levels, 90 + (360.0 * (at + 0.5) / bolts), carrier) },
-                  Forms.cylinder("x", [0, 0], carrier, -face, face, corners: 28, hole: s[32])
+                  Forms.cylinder("x", [0, 0], carrier, -face, face, corners: 24, hole: s[32])
                 ],
                 "rotor_bolt" => Ring.bolts(Ring.places(bolts, carrier - s[12]), s[6], s[3.5], face, s[20]),
                 "hub" => [
@@ -88,7 +88,7 @@ module Graver
                 ],
                 "piston" => pistons,
                 "pad_pin" => [
-                  Forms.cylinder("x", [0, levels.pad_top + s[5]], s[3], levels.inner_back, out + s[34], corners: 8)
+                  Forms.cylinder("x", [0, levels.pad_top + s[5]], s[3], levels.inner_back, out + s[34], corners: 6)
                 ],
                 "caliper_mount_bolt" => []
               }

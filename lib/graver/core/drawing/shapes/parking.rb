@@ -40,7 +40,7 @@ module Graver
                   Forms.cylinder("x", [0, z], s[13], back - s[12], back, corners: 16),
                   Forms.box([back - s[20], back - s[12]], [-s[7], s[46]], [z - s[7], z + s[7]])
                 ],
-                "cable" => [Forms.cylinder("z", [back - s[16], s[40]], s[4], z - s[84], z - s[7], corners: 8)]
+                "cable" => [Forms.cylinder("z", [back - s[16], s[40]], s[4], z - s[84], z - s[7], corners: 6)]
               }
             end
 

@@ -22,7 +22,7 @@ module Graver
               tall = head * (length.positive? ? 1.1 : -1.1)
               [
                 Forms.hexagon("x", at, head, *[seat, seat + tall].minmax),
-                Forms.cylinder("x", at, shank, *[seat - length, seat].minmax, corners: 8)
+                Forms.cylinder("x", at, shank, *[seat - length, seat].minmax, corners: 6)
               ]
             end
           end

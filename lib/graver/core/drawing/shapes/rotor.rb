@@ -21,15 +21,15 @@ module Graver
               inside = levels.hat_radius - s[6]
               [
                 *ring(levels, inside),
-                Forms.cylinder("x", [0, 0], levels.hat_radius, levels.face, levels.flange, corners: 28, hole: inside),
-                Forms.cylinder("x", [0, 0], levels.hat_radius, levels.flange, levels.hat_top, corners: 28, hole: s[27])
+                Forms.cylinder("x", [0, 0], levels.hat_radius, levels.face, levels.flange, corners: 24, hole: inside),
+                Forms.cylinder("x", [0, 0], levels.hat_radius, levels.flange, levels.hat_top, corners: 24, hole: s[27])
               ]
             end
 
             # The friction ring; a vented one is two plates with the vanes' gap between.
             def ring(levels, inside)
               face = levels.face
-              ring = ->(from, to, radius) { Forms.cylinder("x", [0, 0], radius, from, to, corners: 40, hole: inside) }
+              ring = ->(from, to, radius) { Forms.cylinder("x", [0, 0], radius, from, to, corners: 32, hole: inside) }
               return [ring[-face, face, levels.radius]] unless levels.sizes.vented
 
               gap = face * VANE_SHARE
@@ -74,7 +74,7 @@ module Graver
               places.flat_map do |at|
                 [
                   Forms.cylinder("x", at, s[6], seat, seat + s[3], corners: 12),
-                  Forms.cylinder("x", at, s[3], seat - s[14], seat, corners: 8)
+                  Forms.cylinder("x", at, s[3], seat - s[14], seat, corners: 6)
                 ]
               end
             end

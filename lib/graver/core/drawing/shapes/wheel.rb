@@ -48,7 +48,7 @@ module Graver
                   head = Forms.hexagon("x", at, s[9], seat, seat + s[14])
                   next head unless configuration["wheels_by"] == "bolts"
 
-                  [head, Forms.cylinder("x", at, s[5.5], seat - s[30], seat, corners: 8)]
+                  [head, Forms.cylinder("x", at, s[5.5], seat - s[30], seat, corners: 6)]
                 end
             end
           end
