@@ -13,7 +13,7 @@ class Screenshooter
   PICTURES = {
     "garage" => ["/#/", "Every axle", DESK, "light"],
     "vehicle" => ["/#/vehicles/5", "Logbook", DESK, "light"],
-    "brake-data" => ["/#/axles/5/brake-data", "Brake kind", DESK, "light"],
+    "brake-data" => ["/#/axles/1/brake-data", "Brake kind", DESK, "light"],
     "inspection" => ["/#/vehicles/1/inspection", "Front left inner pad", DESK, "light"],
     "inspection-phone" => ["/#/vehicles/1/inspection", "Front left inner pad", PHONE, "light"],
     "inspection-large" => ["/#/vehicles/3/inspection", "Front left inner pad", DESK, "dark"],
@@ -26,8 +26,8 @@ class Screenshooter
     "job-scope" => ["/#/jobs/2/scope", "In the same session", DESK, "light"],
     "job-parts" => ["/#/jobs/1/parts", "Set of pads", DESK, "dark"],
     "torque" => ["/#/jobs/1/torque", "Lug nuts", DESK, "light"],
-    "job-money" => ["/#/jobs/1/money", "over its life", DESK, "light"],
-    "at-the-car" => ["/#/jobs/2/car/rear.left.pin_bolts_in", "Start the slide pin bolts by hand", PHONE, "light"],
+    "job-steps" => ["/#/jobs/2/steps", "Play the job", DESK, "light"],
+    "at-the-car" => ["/#/jobs/2/car/rear.right.pin_bolts_out", "Hang the caliper on the hook", PHONE, "light"],
     # what changes the log or a job comes last: the others show it as it was
     "logged-inspection" => ["/#/inspections/8", "Readings", DESK, "light"],
     "logbook" => ["/#/logbook", "Open an entry", DESK, "light"]
@@ -65,7 +65,8 @@ class Screenshooter
   def take(name, address, text, size, theme, rack)
     session = Capybara::Session.new(:chromium, rack)
     page = session.driver.browser.page
-    page.command("Emulation.setEmulatedMedia", features: [{ name: "prefers-color-scheme", value: theme }])
+    media = { "prefers-color-scheme" => theme, "prefers-reduced-motion" => "reduce" }
+    page.command("Emulation.setEmulatedMedia", features: media.map { |name, value| { name:, value: } })
     page.command(
       "Emulation.setDeviceMetricsOverride",
       width: size[0],

@@ -23,6 +23,19 @@ RSpec.describe "Brakes in three dimensions in the API" do
     expect(friction_mm(ask(:get, "/axles/#{front}/drawing?side=right"), "inner")).not_to eq(4.2)
   end
 
+  # common practice, no source: a mark is on the face it was seen on
+  it "draws the grooves and the lip that were seen, on their face, until the rotor is renewed" do
+    complete
+    bare = part(ask(:get, "/axles/#{front}/drawing"), "rotor")["solids"].length
+    mark = { item: "rotor_face", axle: front, side: "left", face: "inner" }
+    given = [{ **mark, mark: "grooved_deep" }, { **mark, mark: "lipped" }]
+    ask(:post, inspections, inspection("2026-05-10", "60000", pad("4.2"), conditions: given))
+    seen = part(ask(:get, "/axles/#{front}/drawing"), "rotor")["solids"].drop(bare)
+    expect(seen.map { |solid| solid["to"] }.uniq).to eq([-11.5])
+    expect(seen.map { |solid| solid["stuff"] }.tally).to eq({ "groove" => 6, nil => 1 })
+    expect(part(ask(:get, "/axles/#{front}/drawing?side=right"), "rotor")["solids"].length).to eq(bare)
+  end
+
   it "marks what is drawn from values nobody has entered, and draws a brake of unknown kind all the same" do
     bare = ask(:get, "/axles/#{front}/drawing")
     expect(part(bare, "caliper")).to include("known" => false, "fields" => ["caliper.kind"])

@@ -21,7 +21,10 @@ module Graver
         "pipe" => "c09a6c",
         "cable" => "7a869c",
         "hook" => "6c757a",
-        "wheel" => "6c757a"
+        "wheel" => "6c757a",
+        "groove" => "59636a",
+        "heat" => "6b79ad",
+        "rust" => "a06a42"
       }.freeze
       NOW = "3b97a3"
       # How much lighter than its colour a face in full light is, and how much darker one in the shade.

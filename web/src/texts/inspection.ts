@@ -101,3 +101,6 @@ export const newParts = "New parts";
 export const doesntFit = "({leaf} doesn't fit)";
 export const itemsMarkedOk = "{set} {set|item|items} marked OK";
 export const notSavedYetFields = "Not saved yet: correct the {count|field|fields} marked above. Nothing is lost.";
+export const whereIsIt = "Where is it?";
+export const whereItSits = "This wheel's brake, drawn. In colour: {item}.";
+export const nothingChosen = "nothing yet";

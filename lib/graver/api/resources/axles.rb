@@ -34,7 +34,10 @@ module Graver
         # A corner in three dimensions; side: the left one unless named.
         def axle_drawing
           side = record.axle.sides.include?(params["side"]) ? params["side"] : record.axle.sides.first
-          Serializers::Drawings.new.corner(drawings.call(record, side))
+          axle = overview(record.vehicle.id)
+          Serializers::Drawings.new.corner(
+            drawings.call(record, side, marks: Service::Overview::RotorMarks.call(axle, side))
+          )
         end
         def usual_drawing = Serializers::Drawings.new.corner(drawings.usual(params["kind"].to_s))
 

@@ -14,9 +14,9 @@ module Graver
         module_function
 
         # kinds: [PartKind]; configuration as in Conditions.met?; sizes: Sizes; mirrored: a right-hand corner; unknown:
-        # keys of brake data that are missing -> [DrawnPart]
-        def call(kinds, configuration, sizes, mirrored: false, unknown: [])
-          shapes = shapes(configuration, sizes)
+        # keys of brake data that are missing; seen: as in Shapes::Seen -> [DrawnPart]
+        def call(kinds, configuration, sizes, mirrored: false, unknown: [], seen: [])
+          shapes = shapes(configuration, sizes, seen)
           kinds
             .select { |kind| kind.here?(configuration) && shapes[kind.id]&.any? }
             .map do |kind|
@@ -31,8 +31,8 @@ module Graver
         end
 
         # -> { part id => [Solid] }
-        def shapes(configuration, sizes)
-          configuration["brakes"] == "drum" ? drum(configuration, sizes) : disc(configuration, sizes)
+        def shapes(configuration, sizes, seen)
+          configuration["brakes"] == "drum" ? drum(configuration, sizes) : disc(configuration, sizes, seen)
         end
 
         # A drum brake.
@@ -42,11 +42,15 @@ module Graver
         end
 
         # A disc brake.
-        def disc(configuration, sizes)
+        def disc(configuration, sizes, seen)
           hat = configuration["parking_brakes"] == "drum_in_hat" ? 0.58 : 0.52
           levels = Levels.new(sizes, hat:)
-          return bike(levels, configuration) if configuration["vehicles"] == "motorcycle"
+          built = configuration["vehicles"] == "motorcycle" ? bike(levels, configuration) : whole(levels, configuration)
+          { **built, "rotor" => built.fetch("rotor") + Shapes::Seen.call(levels, seen) }
+        end
 
+        # A car's disc brake with its wheel.
+        def whole(levels, configuration)
           {
             **Shapes::Hub.call(levels, configuration),
             **Shapes::Rotor.call(levels, configuration),

@@ -16,13 +16,14 @@ module Graver
           @knowledge = knowledge
         end
 
-        # record: AxleRecord; configuration: as planned, or nil: as it is; renewed: parts that are new ("pad", "rotor")
-        # -> Drawn
-        def call(record, side, configuration: nil, renewed: [])
+        # record: AxleRecord; configuration: as planned, or nil: as it is; renewed: parts that are new ("pad", "rotor");
+        # marks: [[id of a mark, "inner" or "outer"]] of the rotor's faces -> Drawn
+        def call(record, side, configuration: nil, renewed: [], marks: [])
           configuration ||= { **record.place, "sensors" => record.sensor_sides.include?(side) }
           configuration = assumed(record, configuration) unless configuration["calipers"]
           sizes = sizes(record, side, configuration, renewed)
-          drawn(configuration, sizes, record.axle.name, side, unknown: unknown(record)) do |label|
+          seen = renewed.include?("rotor") ? [] : marks
+          drawn(configuration, sizes, record.axle.name, side, unknown: unknown(record), seen:) do |label|
             record.wording.own(label)
           end
         end
@@ -43,9 +44,9 @@ module Graver
 
         def disc_or_drum(kind) = kind.start_with?("drum") ? "drum" : "disc"
 
-        def drawn(configuration, sizes, axle, side, unknown: [])
+        def drawn(configuration, sizes, axle, side, **beside)
           mirrored = side == "right"
-          parts = Core::Drawing::Corner.call(@knowledge.drawn_parts, configuration, sizes, mirrored:, unknown:)
+          parts = Core::Drawing::Corner.call(@knowledge.drawn_parts, configuration, sizes, mirrored:, **beside)
           Drawn.new(
             axle:,
             side:,

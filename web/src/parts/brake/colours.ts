@@ -16,6 +16,9 @@ const STUFF: Record<string, string> = {
   hook: "#5b6469",
   pipe: "#b98d5c",
   cable: "#66728a",
+  groove: "#59636a",
+  heat: "#6b79ad",
+  rust: "#a06a42",
 };
 /** What the picture is about. */
 const NOW = "#14808f";

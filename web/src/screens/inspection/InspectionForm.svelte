@@ -190,7 +190,7 @@
                   )}>{texts.everythingElseOK}<kbd>o</kbd></PlainButton
               >
             </div>
-            <WheelMarks {form} rows={form.rows(wheel)} />
+            <WheelMarks {form} rows={form.rows(wheel)} at={wheel} />
           {/if}
           <div class="row">
             {#if at > 0 || large}<Button kind="tertiary" on:click={() => (large ? step(active, -1) : pick(at - 1))}

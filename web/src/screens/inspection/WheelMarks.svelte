@@ -1,11 +1,22 @@
 <script lang="ts">
+  import * as texts from "../../texts/inspection";
   import type { Schemas } from "../../api/client";
   import { upperFirst } from "../../format/words";
   import MarkChips from "../../parts/MarkChips.svelte";
   import type { InspectionForm } from "./inspectionForm.svelte";
 
   /** Quick marks of what was looked at: one tap each. */
-  let { form, rows }: { form: InspectionForm; rows: [string, Schemas["LookedAt"], string][] } = $props();
+  interface Props {
+    form: InspectionForm;
+    rows: [string, Schemas["LookedAt"], string][];
+    /** The wheel they are at; of the vehicle there is no drawing. */
+    at?: { axle: number; side: string };
+  }
+  let { form, rows, at }: Props = $props();
+  let opened = $state(false);
+  const items = $derived(
+    rows.map(([, item]) => item).filter((item, place, all) => all.findIndex((each) => each.id === item.id) === place),
+  );
 
   const cautions = $derived(
     rows.flatMap(([key, item, face]) =>
@@ -36,6 +47,17 @@
 {#each cautions as caution (caution.id)}
   <p class="caution {caution.severity}" role="alert"><strong>{caution.what}.</strong> {caution.caution}</p>
 {/each}
+
+{#if at}
+  <details ontoggle={(event) => (opened = event.currentTarget.open)}>
+    <summary>{texts.whereIsIt}</summary>
+    {#if opened}{#await import("./WherePicture.svelte") then { default: WherePicture }}<WherePicture
+          axle={at.axle}
+          side={at.side}
+          {items}
+        />{/await}{/if}
+  </details>
+{/if}
 
 <style>
   .marks {

@@ -22,26 +22,28 @@ module Graver
         # JobPlan::Plan -> All
         def call(plan)
           ordered = plan.ordered
-          records = plan.overview.axles.to_h { |axle| [axle.file.axle.name, axle.file] }
-          @drawn = drawn(ordered.lifts, records)
+          @axles = plan.overview.axles.to_h { |axle| [axle.file.axle.name, axle] }
+          @drawn = drawn(ordered.lifts)
           All.new(corners: @drawn, steps: steps(ordered, plan.job&.basis))
         end
 
         private
 
-        def drawn(lifts, records)
+        def drawn(lifts)
           lifts
             .flat_map(&:corners)
             .each_with_object({}) do |corner, found|
-              draw = ->(renewed) { draw(records.fetch(corner.axle), corner, renewed) }
+              draw = ->(renewed) { draw(corner, renewed) }
               found[key(corner)] = draw[[]]
               found["#{key(corner)}.new"] = draw[renewed(corner)] if renewed(corner).any?
             end
         end
 
-        def draw(record, corner, renewed)
-          side = corner.side == "both" ? record.axle.sides.first : corner.side
-          @corners.call(record, side, configuration: corner.configuration, renewed:)
+        def draw(corner, renewed)
+          axle = @axles.fetch(corner.axle)
+          side = corner.side == "both" ? axle.file.axle.sides.first : corner.side
+          marks = Overview::RotorMarks.call(axle, side)
+          @corners.call(axle.file, side, configuration: corner.configuration, renewed:, marks:)
         end
 
         def key(corner) = [corner.axle, corner.side].join(".")
