@@ -15,11 +15,11 @@ module Graver
             super
           end
 
-          # "front left", "front" of several axles, "both axles", or nil
+          # "front left", "front" of several axles, "both axles", or nil; a trailer's only axle has no name
           def place
-            return [axle, side == "both" ? nil : side].compact.join(" ") if axle
-
-            lift == "both" ? "both axles" : lift
+            named = [axle || lift, side].reject { |each| [nil, "both", "single"].include?(each) }
+            named = ["both axles"] if axle.nil? && lift == "both"
+            named.empty? ? nil : named.join(" ")
           end
         end
     end
