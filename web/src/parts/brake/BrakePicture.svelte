@@ -13,8 +13,9 @@
     labels?: Label[];
     /** What it shows, in words. */
     said: string;
-    /** Height over width. */
+    /** Height over width; in px at most. */
     ratio?: number;
+    tallest?: number;
     apart?: boolean;
     /** Parts drawn from values that are missing are dashed. */
     dashed?: boolean;
@@ -28,13 +29,14 @@
     labels = [],
     said,
     ratio = 0.9,
+    tallest,
     apart = false,
     dashed = false,
     picked = null,
     pick,
   }: Props = $props();
   const picture = $derived.by(() => {
-    const made = new Picture(parts, shown, labels, ratio);
+    const made = new Picture(parts, shown, labels, ratio, tallest);
     made.apart = apart;
     return made;
   });
@@ -97,6 +99,7 @@
 
 <style>
   figure {
+    position: relative;
     margin: 0;
     min-width: 0;
   }
@@ -111,11 +114,14 @@
     display: block;
     user-select: none;
   }
+  /* Beside the words that say from where it is seen. */
   figcaption {
+    position: absolute;
+    right: 8px;
+    bottom: 0;
     display: flex;
-    flex-wrap: wrap;
-    gap: 0 1.25rem;
-    padding: 0 8px;
+    gap: 0 1rem;
+    font-size: 0.875rem;
     align-items: center;
   }
   .arrow,

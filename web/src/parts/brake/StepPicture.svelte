@@ -12,8 +12,9 @@
     drawing: Schemas["JobDrawing"];
     steps: Schemas["JobStep"][];
     ratio?: number;
+    tallest?: number;
   }
-  let { drawing, steps, ratio = 0.8 }: Props = $props();
+  let { drawing, steps, ratio = 0.8, tallest }: Props = $props();
   const here = $derived(stepShown(drawing, steps));
   let picked = $state<Schemas["DrawnPart"] | null>(null);
   const named = (ids: string[]) =>
@@ -39,6 +40,7 @@
       labels={here.labels}
       {said}
       {ratio}
+      {tallest}
       picked={picked?.id ?? null}
       pick={(part) => (picked = picked?.id === part.id ? null : part)}
     />

@@ -34,6 +34,8 @@ const VIEWS = [TURN, 180 - TURN, -TURN, TURN - 180];
 const TILTS = { least: -10, most: 70 };
 const MARGIN = 10;
 const LINE = 20;
+/** For the words under the picture. */
+const BELOW = 30;
 const FIRST_LINE = 18;
 const STEPS = 40;
 /** Across its axis, in mm: two fingers wide. */
@@ -61,7 +63,13 @@ export class Picture {
   #labels: Label[];
   readonly #ratio: number;
 
-  constructor(parts: Part[], shown: Shown, labels: Label[], ratio: number) {
+  constructor(
+    parts: Part[],
+    shown: Shown,
+    labels: Label[],
+    ratio: number,
+    private readonly tallest = TALLEST,
+  ) {
     this.#scene = new Scene(parts);
     this.#shown = shown;
     this.#labels = labels;
@@ -72,7 +80,7 @@ export class Picture {
   }
 
   get height(): number {
-    return Math.round(Math.min(this.width * this.#ratio, TALLEST));
+    return Math.round(Math.min(this.width * this.#ratio, this.tallest));
   }
   get behind(): boolean {
     return this.camera.towards[0] < 0;
@@ -98,12 +106,12 @@ export class Picture {
     const ys = this.items.flatMap((item) => [item.box[2], item.box[3]]);
     const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
     const band = this.#rows * LINE;
-    const room = { x: this.width - 2 * MARGIN, y: this.height - 2 * MARGIN - band };
+    const room = { x: this.width - 2 * MARGIN, y: this.height - MARGIN - band - BELOW };
     const scale = Math.max(Math.min(room.x / (right - left), room.y / (bottom - top)), 0.01);
     return {
       scale,
       x: (this.width - (left + right) * scale) / 2,
-      y: (this.height + band - (top + bottom) * scale) / 2,
+      y: (this.height + MARGIN + band - BELOW - (top + bottom) * scale) / 2,
     };
   });
   /** Rows of text kept free above. */

@@ -50,6 +50,12 @@
         >{stepGroup.steps.some((step) => step.safety_critical) ? texts.neverSkipped : texts.dontSkip}</span
       >{/if}
   </h1>
+  {#if course.drawing}{#await import("../../parts/brake/StepPicture.svelte") then { default: StepPicture }}<StepPicture
+        drawing={course.drawing}
+        steps={stepGroup.steps}
+        ratio={0.75}
+        tallest={320}
+      />{/await}{/if}
   <div id="step-title" class="lines">
     {#each stepGroup.steps as step (step.key)}
       <p class="line" class:done={course.step(step)}>{step.text}</p>
@@ -59,10 +65,6 @@
       {/each}
     {/each}
   </div>
-  {#if course.drawing}{#await import("../../parts/brake/StepPicture.svelte") then { default: StepPicture }}<StepPicture
-        drawing={course.drawing}
-        steps={stepGroup.steps}
-      />{/await}{/if}
   {#if job.open}
     {#each stepGroup.steps.filter((step) => step.reads.length) as step (step.key)}<StepReads
         reads={course.reads(step)}
