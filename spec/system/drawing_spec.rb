@@ -13,7 +13,9 @@ RSpec.describe "The drawn brake", :demo do
   end
 
   def paths
-    page.evaluate_script("[...document.querySelectorAll('[data-part=caliper] path')].map(path => path.getAttribute('d'))")
+    page.evaluate_script(
+      "[...document.querySelectorAll('[data-part=caliper] path')].map(path => path.getAttribute('d'))"
+    )
   end
 
   it "shows a step's part in colour at the car, its bolt with its size, and turns by the keys" do

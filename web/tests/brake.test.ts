@@ -37,6 +37,7 @@ const part = (id: string, solids: Schemas["Solid"][], more: Partial<Part> = {}):
   shown: true,
   fastener: null,
   term: null,
+  about: null,
   found: [],
   fields: [],
   known: true,
@@ -110,8 +111,12 @@ describe("a picture of a step", () => {
     expect(picture.behind).toBe(true);
     picture.turnRound();
     expect(picture.behind).toBe(false);
+    const whole = picture.markup.length;
     picture.turnBy(10, 500);
     expect(picture.tilt).toBe(70);
+    // plainly while it turns
+    expect(picture.coarse).toBe(true);
+    expect(picture.markup.length).toBeLessThan(whole);
   });
 
   it("moves what comes off out, what goes on in, and takes all apart", () => {

@@ -68,6 +68,8 @@ module Graver
         yield
       end
 
+      # What each word of the glossary means, by id.
+      def words = knowledge.glossary.to_h { |term| term.values_at("id", "text") }
       def revision(fields) = Service::Base::Revision.of(fields)
       def context = @exchange.context
       def knowledge = context.knowledge

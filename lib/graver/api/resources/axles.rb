@@ -35,11 +35,11 @@ module Graver
         def axle_drawing
           side = record.axle.sides.include?(params["side"]) ? params["side"] : record.axle.sides.first
           axle = overview(record.vehicle.id)
-          Serializers::Drawings.new.corner(
+          Serializers::Drawings.new(words).corner(
             drawings.call(record, side, marks: Service::Overview::RotorMarks.call(axle, side))
           )
         end
-        def usual_drawing = Serializers::Drawings.new.corner(drawings.usual(params["kind"].to_s))
+        def usual_drawing = Serializers::Drawings.new(words).corner(drawings.usual(params["kind"].to_s))
 
         # from: the axle to copy from; without it, usual values for the caliper.
         def brake_data_proposals

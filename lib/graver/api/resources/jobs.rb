@@ -41,7 +41,9 @@ module Graver
         def plan_job = answer(planning.plan(id, payload(Contracts::NewJob)[:planned_for]))
         def job = shown(plans.find(id))
         # Its corners in three dimensions, and what each step is about.
-        def job_drawing = Serializers::Drawings.new.job(Service::Jobs::JobDrawing.new(knowledge).call(plans.find(id)))
+        def job_drawing
+          Serializers::Drawings.new(words).job(Service::Jobs::JobDrawing.new(knowledge).call(plans.find(id)))
+        end
         def change_job
           given = payload(Contracts::JobChange)
           needed = Service::Jobs::VersionedJob::NEEDED.fetch(given[:state], [])

@@ -5,6 +5,11 @@ module Graver
     module Serializers
       # Corners in three dimensions, as numbers to draw.
       class Drawings
+        # words: { term id => what it means }
+        def initialize(words)
+          @words = words
+        end
+
         # Service::Jobs::JobDrawing::All -> Hash
         def job(all)
           { corners: all.corners.map { |key, drawn| { key:, **corner(drawn) } }, steps: all.steps.map(&:to_h) }
@@ -29,6 +34,7 @@ module Graver
             shown: kind.shown.empty?,
             fastener: kind.fastener,
             term: kind.term,
+            about: @words[kind.term],
             found: kind.found,
             fields: kind.data,
             known: part.known,

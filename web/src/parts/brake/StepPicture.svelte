@@ -3,7 +3,6 @@
   import type { Schemas } from "../../api/client";
   import { upperFirst } from "../../format/words";
   import { say } from "../../texts/say";
-  import TermText from "../TermText.svelte";
   import BrakePicture from "./BrakePicture.svelte";
   import { stepShown } from "./stepShown";
 
@@ -44,7 +43,7 @@
       picked={picked?.id ?? null}
       pick={(part) => (picked = picked?.id === part.id ? null : part)}
     />
-    {#if picked}<p class="picked" role="status"><TermText text={picked.label} /></p>{/if}
+    {#if picked}<p class="picked" role="status"><strong>{picked.label}.</strong> {picked.about ?? ""}</p>{/if}
   </div>
 {/if}
 
@@ -56,6 +55,5 @@
   .picked {
     margin: 0;
     padding: 0.35rem 0.75rem 0.6rem;
-    font-weight: 600;
   }
 </style>

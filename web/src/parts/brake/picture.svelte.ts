@@ -38,6 +38,8 @@ const LINE = 20;
 const BELOW = 30;
 const FIRST_LINE = 18;
 const STEPS = 40;
+/** After so long without a turn, all is drawn again. */
+const STILL_MS = 180;
 /** Across its axis, in mm: two fingers wide. */
 const SMALL = 70;
 /** Of a picture, in px. */
@@ -49,6 +51,9 @@ export class Picture {
   tilt = $state(TILT);
   /** Everything is off its place. */
   apart = $state(false);
+  /** While it turns or moves, small parts are drawn plainly, so that a slow phone keeps up. */
+  coarse = $state(false);
+  #still: ReturnType<typeof setTimeout> | undefined;
   /** 0 to 1: how far what the step moves has come. */
   moved = $state(REST);
   width = $state(360);
@@ -151,15 +156,17 @@ export class Picture {
     return this.items
       .map((item) => {
         const { part, stuff, size } = item.placed.body;
+        const [small, now] = [size < SMALL, this.#current(part)];
+        const plain = this.coarse && small;
         const byColour = new Map<string, string>();
         for (const face of item.faces) {
-          const colour = painted(stuff, this.#current(part), face.light, size < SMALL);
+          const colour = painted(stuff, now, plain ? 0.5 : face.light, small);
           const whole = path(face.points) + (face.hole ? path(face.hole) : "");
           byColour.set(colour, (byColour.get(colour) ?? "") + whole);
         }
         const faces = [...byColour].map(([colour, d]) => `<path fill="${colour}" d="${d}"/>`).join("");
-        const lines = edges(item.lines);
-        return `<g class="${this.marked(part)}" data-part="${part}">${faces}<path class="edge" d="${lines}"/></g>`;
+        const lines = plain ? "" : `<path class="edge" d="${edges(item.lines)}"/>`;
+        return `<g class="${this.marked(part)}" data-part="${part}">${faces}${lines}</g>`;
       })
       .join("");
   });
@@ -221,7 +228,13 @@ export class Picture {
     return [best, most];
   }
 
+  #turning(): void {
+    this.coarse = true;
+    clearTimeout(this.#still);
+    this.#still = setTimeout(() => (this.coarse = false), STILL_MS);
+  }
   turnBy(right: number, down: number): void {
+    this.#turning();
     this.turn = ((this.turn - right + 540) % 360) - 180;
     this.tilt = Math.min(Math.max(this.tilt + down, TILTS.least), TILTS.most);
   }
@@ -241,11 +254,14 @@ export class Picture {
       const t = at / STEPS;
       this.moved = REST * (1 - (1 - t) ** 3);
       if (at < STEPS) frame = requestAnimationFrame(next);
+      else this.coarse = false;
     };
     this.moved = 0;
+    this.coarse = true;
     frame = requestAnimationFrame(next);
     return () => {
       cancelAnimationFrame(frame);
+      this.coarse = false;
       this.moved = REST;
     };
   }
