@@ -1,5 +1,6 @@
 <script lang="ts">
   import * as texts from "../../texts/brake";
+  import { untrack } from "svelte";
   import type { Schemas } from "../../api/client";
   import { upperFirst } from "../../format/words";
   import { say } from "../../texts/say";
@@ -14,7 +15,10 @@
     tallest?: number;
   }
   let { drawing, steps, ratio = 0.8, tallest }: Props = $props();
-  const here = $derived(stepShown(drawing, steps));
+  const found = $derived(stepShown(drawing, steps));
+  // Asking for another device's ticks brings the same steps anew: a picture that was turned stays as it is.
+  const same = $derived(JSON.stringify([found?.corner.side, found?.corner.axle, found?.shown, found?.labels]));
+  const here = $derived(same ? untrack(() => found) : null);
   let picked = $state<Schemas["DrawnPart"] | null>(null);
   const named = (ids: string[]) =>
     here!.corner.parts

@@ -18,9 +18,10 @@
   const plan = $derived(job.plan!);
   const at = $derived(new JobStepsState(job, whole));
   const film = new JobFilm(() => at.stepGroups);
-  // What is planned anew is drawn anew.
+  // What is planned anew is drawn anew; a tick changes nothing of it.
+  const planned = $derived((plan.steps ?? []).map((step) => step.key).join(" "));
   $effect(() => {
-    if (plan.id !== null && plan.steps) void film.load(plan.id);
+    if (planned && plan.id !== null) void film.load(plan.id);
   });
   const before = $derived(at.stages[at.at - 1]);
   const after = $derived(at.stages[at.at + 1]);
