@@ -3,12 +3,12 @@
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import BrakePicture from "./BrakePicture.svelte";
+  import { showing } from "./showing";
   import { usualBrake } from "./usual";
 
   /** A word of the trade in colour on a usual brake. */
   let { term }: { term: Schemas["Term"] } = $props();
-  const hidden = ["wheel", "wheel_nut", "hook", "cylinder_clamp"];
-  const shown = $derived({ off: [], out: [], in: [], hidden, of: term.drawn?.parts ?? [] });
+  const shown = $derived(showing(term.drawn?.parts ?? []));
 </script>
 
 {#if term.drawn}

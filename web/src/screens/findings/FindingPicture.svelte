@@ -4,6 +4,7 @@
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { Loader } from "../../parts/loader.svelte";
+  import { showing } from "../../parts/brake/showing";
   import BrakePicture from "../../parts/brake/BrakePicture.svelte";
 
   /** Where on the brake something was found, as thin as it was read. */
@@ -18,13 +19,7 @@
   /** One pad or shoe where only one is meant. */
   const one = $derived(mine.filter((part) => finding.pad !== null && part.id.startsWith(finding.pad)));
   const parts = $derived(one.length ? one : mine);
-  const shown = $derived({
-    off: [],
-    out: [],
-    in: [],
-    hidden: ["wheel", "wheel_nut", "hook", "cylinder_clamp"],
-    of: parts.map((part) => part.id),
-  });
+  const shown = $derived(showing(parts.map((part) => part.id)));
   const labels = $derived(parts.slice(0, 2).map((part) => ({ part: part.id, lines: [part.label] })));
 </script>
 

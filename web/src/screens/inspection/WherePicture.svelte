@@ -4,6 +4,7 @@
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { Loader } from "../../parts/loader.svelte";
+  import { showing } from "../../parts/brake/showing";
   import BrakePicture from "../../parts/brake/BrakePicture.svelte";
   import PlainButton from "../../parts/controls/PlainButton.svelte";
 
@@ -23,13 +24,7 @@
   let chosen = $state<string | null>(null);
   const item = $derived(drawn.find((each) => each.id === chosen));
   const parts = $derived((loaded.value?.parts ?? []).filter((part) => item && part.found.includes(item.id)));
-  const shown = $derived({
-    off: [],
-    out: [],
-    in: [],
-    hidden: ["wheel", "wheel_nut", "hook", "cylinder_clamp"],
-    of: parts.map((part) => part.id),
-  });
+  const shown = $derived(showing(parts.map((part) => part.id)));
   const labels = $derived(parts.slice(0, 1).map((part) => ({ part: part.id, lines: [item!.label] })));
 </script>
 

@@ -3,6 +3,7 @@
   import { say } from "../../texts/say";
   import { lowerFirst, upperFirst } from "../../format/words";
   import type { Schemas } from "../../api/client";
+  import { showing } from "../../parts/brake/showing";
   import BrakePicture from "../../parts/brake/BrakePicture.svelte";
 
   /** What has to come off an axle's brake for the works chosen, drawn off its place and named. */
@@ -12,7 +13,7 @@
   const off = $derived([...new Set(steps.flatMap((step) => step.out))]);
   const names = $derived((corner?.parts ?? []).filter((part) => off.includes(part.id)).map((part) => part.label));
   const named = $derived([...new Set(names)].map(lowerFirst).join(", "));
-  const shown = $derived({ off, out: [], in: [], hidden: ["wheel", "wheel_nut", "hook", "cylinder_clamp"], of: [] });
+  const shown = $derived(showing([], off));
 </script>
 
 {#if corner && off.length}
