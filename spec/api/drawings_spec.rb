@@ -65,6 +65,29 @@ RSpec.describe "Brakes in three dimensions in the API" do
     expect(friction_mm(new, "inner")).to eq(KNOWLEDGE.new_part("pad").fetch("typical_mm"))
   end
 
+  it "says what is on file of a part, and nothing was read of a new one" do
+    complete
+    ask(:post, inspections, inspection("2026-05-10", "60000", pad("4.2")))
+    ask(:post, inspections, inspection("2026-05-12", "60100", pad("4.1")))
+    said = part(ask(:get, "/axles/#{front}/drawing"), "inner_pad")["data"]
+    expect(said).to include("label" => "Last reading", "value" => "4.1 mm on 12 May 2026")
+    corners = ask(:get, address("/drawing"))["corners"].to_h { |corner| [corner["key"], corner] }
+    expect(part(corners["front.left.new"], "inner_pad")["data"].map { |each| each["label"] }).not_to include(
+      "Last reading"
+    )
+    know(front, %w[bracket_bolt.torque 80 lbf·ft])
+    bolt = part(ask(:get, "/axles/#{front}/drawing"), "bracket_bolt")["data"]
+    expect(bolt).to include({ "label" => "Torque", "value" => "80 lbf·ft" })
+  end
+
+  it "draws a job that is only proposed, step by step" do
+    complete
+    drawn = ask(:get, "/axles/#{front}/job-plan/drawing")["steps"].map { |each| each["key"] }
+    planned = ask(:get, "/axles/#{front}/job-plan")["steps"].map { |each| each["key"] }
+    expect(drawn).to include("front.left.wheel_off", "front.right.judge")
+    expect(drawn - planned).to eq([])
+  end
+
   it "draws a usual brake of every kind" do
     drawn = KNOWLEDGE.calipers.map { |caliper| ask(:get, "/drawings/#{caliper.id}")["parts"].length }
     expect(drawn.min).to be > 12

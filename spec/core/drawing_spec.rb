@@ -87,7 +87,7 @@ RSpec.describe Graver::Core::Drawing do
     }.flat_map do |placed, turn|
       seen = described_class::Camera.new(turn:)
       items = painted(placed, seen)
-      hits = points_over(items, across: 9).map { |point| painted_at(items, point, seen) }
+      hits = points_over(items, across: 7).map { |point| painted_at(items, point, seen) }
       hits.reject(&:empty?).map { |each| mistake(each) }
     end
   end

@@ -71,7 +71,7 @@ RSpec.describe "The drawn brake", :demo do
     page.visit "/#/jobs/1/scope"
     expect(page).to have_css("summary", text: "What has to come off: wheel, lug nuts, rotor")
     page.visit "/#/vehicles/1/findings"
-    page.all("summary", text: "Why, and what would change this")[4].click
+    page.find("summary", text: "Slide pins: seized").click
     expect(page).to have_css(".now[data-part=slide_pin]")
   end
 

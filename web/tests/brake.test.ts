@@ -38,6 +38,7 @@ const part = (id: string, solids: Schemas["Solid"][], more: Partial<Part> = {}):
   fastener: null,
   term: null,
   about: null,
+  data: [],
   found: [],
   fields: [],
   known: true,

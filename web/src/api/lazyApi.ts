@@ -50,9 +50,15 @@ export const lazyApi = {
   scanToolAction: (id: number, act: Schemas["ScanToolAction"]) =>
     taken(client.POST("/jobs/{id}/scan-tool-actions", { params: { path: { id } }, body: act })),
   jobDrawing: (id: number) => taken(client.GET("/jobs/{id}/drawing", { params: { path: { id } } })),
+  proposedDrawing: (axle: number) =>
+    taken(client.GET("/axles/{id}/job-plan/drawing", { params: { path: { id: axle } } })),
   axleDrawing: (id: number, side?: string) =>
     taken(client.GET("/axles/{id}/drawing", { params: { path: { id }, query: side ? { side } : {} } })),
   usualDrawing: (kind: string) => taken(client.GET("/drawings/{kind}", { params: { path: { kind } } })),
+  calendarFeed: () => taken(client.GET("/calendar-feed")),
+  openCalendarFeed: () => taken(client.PUT("/calendar-feed")),
+  closeCalendarFeed: () => taken(client.DELETE("/calendar-feed")),
+  measurePhoto: (marks: Schemas["PhotoMarks"]) => taken(client.POST("/photo-measurements", { body: marks })),
   bedIn: (id: number, query: Record<string, string>) =>
     taken(client.GET("/jobs/{id}/bed-in", { params: { path: { id }, query } })),
   addFollowUp: (vehicle: number, end: Schemas["NewFollowUp"]) =>

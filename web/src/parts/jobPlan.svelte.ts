@@ -20,7 +20,11 @@ export class JobPlanState {
   fault = this.form.fault;
   code = this.form.code;
 
-  constructor(plan: Plan) {
+  /** axle: the one a proposal is for. */
+  constructor(
+    plan: Plan,
+    private readonly axle: number | null = null,
+  ) {
     this.plan = plan;
   }
 
@@ -37,6 +41,10 @@ export class JobPlanState {
   get refused(): Refusal | null {
     return this.form.refused;
   }
+
+  /** Its corners in three dimensions; null where they can't be had. */
+  drawn = (): Promise<Schemas["JobDrawing"] | null> =>
+    (this.axle === null ? lazyApi.jobDrawing(this.id) : lazyApi.proposedDrawing(this.axle)).catch(() => null);
 
   /** True when it was taken. */
   act = (action: () => Promise<Plan>): Promise<boolean> => this.form.act(async () => (this.plan = await action()));

@@ -6,6 +6,7 @@ module Graver
       # Jobs from proposal to finish.
       class Jobs < Resource
         get "/axles/:id/job-plan", :proposed_job
+        get "/axles/:id/job-plan/drawing", :proposed_drawing
         post "/axles/:id/jobs", :plan_job, 201
         get "/jobs/:id", :job
         patch "/jobs/:id", :change_job
@@ -41,9 +42,8 @@ module Graver
         def plan_job = answer(planning.plan(id, payload(Contracts::NewJob)[:planned_for]))
         def job = shown(plans.find(id))
         # Its corners in three dimensions, and what each step is about.
-        def job_drawing
-          Serializers::Drawings.new(words).job(Service::Jobs::JobDrawing.new(knowledge).call(plans.find(id)))
-        end
+        def job_drawing = drawn(plans.find(id))
+        def proposed_drawing = drawn(plans.proposed(id))
         def change_job
           given = payload(Contracts::JobChange)
           needed = Service::Jobs::VersionedJob::NEEDED.fetch(given[:state], [])
@@ -134,6 +134,8 @@ module Graver
         end
 
         private
+
+        def drawn(plan) = Serializers::Drawings.new(words).job(Service::Jobs::JobDrawing.new(knowledge).call(plan))
 
         def printed(name)
           Download.new(

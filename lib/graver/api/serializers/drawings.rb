@@ -25,17 +25,13 @@ module Graver
         def part(part, drawn)
           kind = part.kind
           {
-            id: kind.id,
+            **kind.to_h.slice(:id, :stuff, :carried_by, :fastener, :term, :found),
             label: drawn.labels.fetch(kind.id),
-            stuff: kind.stuff,
             way: kind.direction.map { |each| number(each * kind.by * drawn.scale) },
-            carried_by: kind.carried_by,
             off_when: kind.off_when.any?,
             shown: kind.shown.empty?,
-            fastener: kind.fastener,
-            term: kind.term,
             about: @words[kind.term],
-            found: kind.found,
+            data: drawn.data.fetch(kind.id).map(&:to_h),
             fields: kind.data,
             known: part.known,
             solids: part.solids.map { |solid| solid(solid) }

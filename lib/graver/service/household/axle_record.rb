@@ -208,6 +208,9 @@ module Graver
         # ReadingRow -> Core::Measurement::Reading, or nil where it has no value
         def reading_of(row) = readings.reading(row)
 
+        # What the reading of a row that has a value comes to, in mm.
+        def row_mm(row) = @knowledge.normalise.call(reading_of(row), part(row.part)).value_mm
+
         # The last Measurement::Reading of a position on the current part, or nil: a new part starts unread. Of several
         # that day the thinnest; a measurement beats an estimate.
         def newest_reading(...) = newest_entry(...)&.reading

@@ -9,8 +9,9 @@ module Graver
         UNKNOWN_KIND = { "motorcycle" => "motorcycle_floating", "trailer" => "drum_overrun" }.freeze
         CAR = "floating_slide_pins"
         # axle: its name, or nil; side: "left" or "right"; parts: [Core::Drawing::Corner::DrawnPart]; labels: { part id
-        # => in the owner's words }; scale: what lengths of a usual brake are multiplied by
-        Drawn = Core::Value.define(:axle, :side, :parts, :labels, :scale)
+        # => in the owner's words }; data: { part id => [DrawnData::Line] }; scale: what lengths of a usual brake are
+        # multiplied by
+        Drawn = Core::Value.define(:axle, :side, :parts, :labels, :data, :scale)
 
         def initialize(knowledge)
           @knowledge = knowledge
@@ -23,8 +24,9 @@ module Graver
           configuration = assumed(record, configuration) unless configuration["calipers"]
           sizes = sizes(record, side, configuration, renewed)
           seen = renewed.include?("rotor") ? [] : marks
-          drawn(configuration, sizes, record.axle.name, side, unknown: unknown(record), seen:) do |label|
-            record.wording.own(label)
+          data = DrawnData.new(@knowledge, record, side, renewed)
+          drawn(configuration, sizes, record.axle.name, side, unknown: unknown(record), seen:) do |kind|
+            [record.wording.own(kind.label), data.call(kind)]
           end
         end
 
@@ -32,7 +34,7 @@ module Graver
         def usual(kind)
           caliper = @knowledge.caliper(kind) or raise NotFound
           place = Core::Drawing::UsualBrake.call(caliper)
-          drawn(place, Core::Drawing::Sizes.from({}, place), nil, "left") { |label| label }
+          drawn(place, Core::Drawing::Sizes.from({}, place), nil, "left") { |kind| [kind.label, []] }
         end
 
         private
@@ -47,13 +49,9 @@ module Graver
         def drawn(configuration, sizes, axle, side, **beside)
           mirrored = side == "right"
           parts = Core::Drawing::Corner.call(@knowledge.drawn_parts, configuration, sizes, mirrored:, **beside)
-          Drawn.new(
-            axle:,
-            side:,
-            parts:,
-            labels: parts.to_h { |part| [part.kind.id, yield(part.kind.label)] },
-            scale: sizes.scaled(1)
-          )
+          said = parts.to_h { |part| [part.kind.id, yield(part.kind)] }
+          labels, data = [0, 1].map { |at| said.transform_values { |each| each[at] } }
+          Drawn.new(axle:, side:, parts:, labels:, data:, scale: sizes.scaled(1))
         end
 
         # Keys of brake data that this brake has and nobody has entered.

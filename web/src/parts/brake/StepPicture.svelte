@@ -47,7 +47,11 @@
       picked={picked?.id ?? null}
       pick={(part) => (picked = picked?.id === part.id ? null : part)}
     />
-    {#if picked}<p class="picked" role="status"><strong>{picked.label}.</strong> {picked.about ?? ""}</p>{/if}
+    {#if picked}<p class="picked" role="status">
+        <strong>{picked.label}.</strong>
+        {picked.about ?? ""}
+        {#each picked.data as { label, value } (label)}<span class="datum">{label}: <b>{value}</b></span>{/each}
+      </p>{/if}
   </div>
 {/if}
 
@@ -59,5 +63,8 @@
   .picked {
     margin: 0;
     padding: 0.35rem 0.75rem 0.6rem;
+  }
+  .datum {
+    display: block;
   }
 </style>

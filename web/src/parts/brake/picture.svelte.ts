@@ -40,6 +40,8 @@ const FIRST_LINE = 18;
 const STEPS = 40;
 /** After so long without a turn, all is drawn again. */
 const STILL_MS = 180;
+/** How long a part stays at its place before it jumps. */
+const JUMP_MS = 900;
 /** Across its axis, in mm: two fingers wide. */
 const SMALL = 70;
 /** Of a picture, in px. */
@@ -243,10 +245,10 @@ export class Picture {
     this.turn = ((180 - this.turn + 540) % 360) - 180;
   }
 
-  /** Moves what the step moves along its way, once; at once where motion is not wanted. */
+  /** Moves what the step moves along its way, once; in one jump where motion is not wanted. */
   play(): () => void {
-    const moves = this.#shown.out.length + this.#shown.in.length > 0;
-    if (!moves || matchMedia("(prefers-reduced-motion: reduce)").matches) return () => {};
+    if (this.#shown.out.length + this.#shown.in.length === 0) return () => {};
+    if (matchMedia("(prefers-reduced-motion: reduce)").matches) return this.#jump();
     let frame = 0;
     let at = 0;
     const next = () => {
@@ -264,6 +266,12 @@ export class Picture {
       this.coarse = false;
       this.moved = REST;
     };
+  }
+
+  #jump(): () => void {
+    this.moved = 0;
+    const jump = setTimeout(() => (this.moved = REST), JUMP_MS);
+    return () => clearTimeout(jump);
   }
 
   /** Which side of the vehicle is nearer, for the words at the edge. */

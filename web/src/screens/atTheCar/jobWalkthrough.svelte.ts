@@ -60,7 +60,7 @@ export class Course {
   }
 
   async draw(): Promise<void> {
-    this.drawing = await lazyApi.jobDrawing(this.job.id).catch(() => null);
+    this.drawing = await this.job.drawn();
   }
 
   take(devices: Schemas["Device"][]): void {

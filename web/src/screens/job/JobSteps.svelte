@@ -21,7 +21,7 @@
   // What is planned anew is drawn anew; a tick changes nothing of it.
   const planned = $derived((plan.steps ?? []).map((step) => step.key).join(" "));
   $effect(() => {
-    if (planned && plan.id !== null) void film.load(plan.id);
+    if (planned) void film.load(job);
   });
   const before = $derived(at.stages[at.at - 1]);
   const after = $derived(at.stages[at.at + 1]);

@@ -1,6 +1,6 @@
-import { lazyApi } from "../../api/lazyApi";
 import type { Schemas } from "../../api/client";
 import type { StepGroup } from "../../format/jobs";
+import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
 /** How long a step is shown. */
 const PER_STEP_MS = 1800;
@@ -14,8 +14,8 @@ export class JobFilm {
 
   constructor(private readonly groups: () => StepGroup[]) {}
 
-  async load(job: number): Promise<void> {
-    this.drawing = await lazyApi.jobDrawing(job).catch(() => null);
+  async load(job: JobPlanState): Promise<void> {
+    this.drawing = await job.drawn();
   }
 
   private readonly drawn = $derived.by(() => new Set(this.drawing?.steps.map((step) => step.key)));
