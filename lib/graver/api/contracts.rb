@@ -29,7 +29,7 @@ module Graver
       # Of a disc brake, and the shoes of a drum brake.
       PADS = Core::Measurement::Positions::PADS.values.flatten.freeze
 
-      READING_METHODS = %w[micrometer caliper vernier rule gauge visual percent dial].freeze
+      READING_METHODS = %w[micrometer caliper vernier rule gauge photo visual percent dial].freeze
 
       # How a new part's thickness was found: measured, or as sold.
       FITTED_METHODS = %w[micrometer caliper vernier rule stated].freeze

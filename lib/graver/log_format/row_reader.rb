@@ -7,7 +7,7 @@ module Graver
     # Turns one row of a log, { column => text }, into an entry; every fault of the row is found in one go.
     class RowReader
       EVENTS = %w[fit reading squealer sensor resurfaced freed].freeze
-      METHODS = %w[micrometer caliper rule gauge visual percent].freeze
+      METHODS = %w[micrometer caliper rule gauge photo visual percent].freeze
       # A new part's thickness is as good as a caliper's reading unless the row says otherwise.
       FIT_METHOD = "caliper"
       YEARS = (1950..2200)

@@ -1,5 +1,7 @@
 import { english } from "./english";
 
+export const to = "to";
+export const upperBound = "{label}: upper bound";
 export const fits = "fits;";
 export const thinnestGauge = "{label}: thinnest gauge that doesn't fit";
 export const doesnt = "doesn't";

@@ -15,7 +15,8 @@ module Graver
         post "/drafts/:id/restore", :restore_draft
         get "/inspections/:id", :inspection
         post "/inspections/:id/corrections", :correct_inspection, 201
-        repeatable :preview_inspection
+        post "/photo-measurements", :measure_photo
+        repeatable :preview_inspection, :measure_photo
 
         def inspection_form
           round = walk.call(Service::Overview::VehicleOverviews.new(context).find(id))
@@ -35,6 +36,10 @@ module Graver
         def log_inspection = { id: logging.call(id, payload(Contracts::Inspection)) }
         def preview_inspection
           Serializers::Preview.new(knowledge).call(logging.entry(id, payload(Contracts::Inspection)))
+        end
+        def measure_photo
+          given = payload(Contracts::PhotoMarks)
+          Serializers::PhotoMeasured.call(Service::Measuring::PhotoMeasurement.new(knowledge).call(given))
         end
         def draft = { draft: drafts.find(id)&.to_h&.slice(:content, :revision) }
 

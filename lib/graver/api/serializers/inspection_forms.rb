@@ -33,6 +33,7 @@ module Graver
             methods: Catalogue.new(@knowledge).methods,
             events: events,
             instruments: instruments.reject(&:retired).map { |instrument| Instruments.brief(instrument) },
+            photo: PhotoMeasured.rules(@knowledge.measurement.fetch("photo")),
             usual: usual
           }
         end

@@ -29,8 +29,8 @@ module Graver
         def call(reading, part)
           check(reading)
           case reading.method
-          when "gauge"
-            gauge(reading, part)
+          when "gauge", "photo"
+            between(reading, part)
           when "percent"
             percent(reading, part)
           else
@@ -78,11 +78,10 @@ module Graver
           )
         end
 
-        def gauge(reading, part)
+        def between(reading, part)
           plate, plate_u, assumed = plate(reading, part)
           lower = to_mm(reading.value.value, reading.unit)
-          upper = reading.upper ? to_mm(reading.upper.value, reading.unit) : lower + @rules.gauge_step_mm
-          refuse("upper", "gauge_order", Message.of("faults.gauge_order")) if upper <= lower
+          upper = upper_mm(reading, lower)
           assumed += ["gauge_step"] unless reading.upper
           edge = TypeB.combined(method_uncertainty_mm(reading), plate_u)
           Thickness.interval(
@@ -93,6 +92,16 @@ module Graver
             shared_mm: shared_mm(reading),
             group: group(reading)
           )
+        end
+
+        # The next leaf of a gauge is one step up; a photo gave both bounds.
+        def upper_mm(reading, lower)
+          photo = reading.method == "photo"
+          refuse("upper", "missing", Message.of("faults.no_upper")) if photo && !reading.upper
+          upper = reading.upper ? to_mm(reading.upper.value, reading.unit) : lower + @rules.gauge_step_mm
+          return upper if upper > lower
+
+          refuse("upper", "gauge_order", Message.of(photo ? "faults.photo_order" : "faults.gauge_order"))
         end
 
         def percent(reading, part)

@@ -34,7 +34,7 @@
     ["side", ["left", "right"]],
     ["part", ["pad", "rotor", "drum"]],
     ["pad", ["inner", "outer", "leading", "trailing"]],
-    ["method", ["caliper", "micrometer", "rule", "gauge", "visual", "percent"]],
+    ["method", ["caliper", "micrometer", "rule", "gauge", "photo", "visual", "percent"]],
     ["unit", ["mm", "in", "32nd", "thou", "percent"]],
   ];
 

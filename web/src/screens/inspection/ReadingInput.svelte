@@ -8,6 +8,7 @@
   import ReadingKeys from "./ReadingKeys.svelte";
   import ReadingSays from "./ReadingSays.svelte";
   import { keyed } from "./readingKeys";
+  import { BOUNDS } from "./inspectionContent";
   import type { Place, InspectionForm } from "./inspectionForm.svelte";
 
   interface Props {
@@ -27,11 +28,14 @@
   const open = $derived(!!question && !entry.answer);
   const expected = $derived(form.expected(wheel, place));
   const event = $derived(form.sheet?.events.find((each) => each.id === entry.event));
-  const gauge = $derived(entry.method === "gauge" && !event);
+  const photo = $derived(entry.method === "photo");
+  const gauge = $derived(BOUNDS.includes(entry.method) && !event);
+  let measuring = $state(false);
+  const close = () => ((measuring = false), refocus());
   const several = $derived(place.part === "rotor" || place.part === "drum");
   const label = $derived(`${wheel.label} ${place.label}`);
-
-  const byKey = (key: string) => keyed(form, wheel, place, key, send);
+  const photoKey = (key: string) => key === "f" && place.part === "pad" && !entry.text.trim();
+  const byKey = (key: string) => (photoKey(key) ? (measuring = true) : keyed(form, wheel, place, key, send));
 
   async function send() {
     if ((await form.sendFrom(wheel, place)) && large) {
@@ -98,19 +102,19 @@
         aria-describedby="says-{place.id}"
       />
       {#if gauge}
-        <span class="quiet">{texts.fits}</span>
+        <span class="quiet">{photo ? texts.to : texts.fits}</span>
         <input
           id="upper-{place.id}"
           class="short"
           inputmode="decimal"
           autocomplete="off"
-          aria-label={say(texts.thinnestGauge, { label })}
+          aria-label={say(photo ? texts.upperBound : texts.thinnestGauge, { label })}
           bind:value={entry.upper}
           oninput={() => form.retyped(place)}
           onkeydown={(pressed) => press(pressed, true)}
           {onfocus}
         />
-        <span class="quiet">{texts.doesnt}</span>
+        {#if !photo}<span class="quiet">{texts.doesnt}</span>{/if}
       {/if}
       {#each entry.places as taken, at (at)}
         <PlainButton
@@ -119,9 +123,12 @@
           >{taken} <span aria-hidden="true">×</span></PlainButton
         >
       {/each}
-      <ReadingKeys {form} {place} {send} />
+      <ReadingKeys {form} {place} {send} measure={() => (measuring = !measuring)} />
     {/if}
   </div>
+  {#if measuring}
+    {#await import("./PhotoEntry.svelte") then photos}<photos.default {form} {wheel} {place} {close} />{/await}
+  {/if}
   <div class="said">
     <ReadingSays {form} {wheel} {place} {active} {refocus} />
   </div>

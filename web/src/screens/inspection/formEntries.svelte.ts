@@ -55,7 +55,7 @@ export abstract class FormEntries {
   /** Does the key mean a way of reading, or an event, at this position? */
   means(place: Place, key: string): boolean {
     return (
-      this.methods(place.part).some((each) => each.key === key) ||
+      this.methods(place.part).some((each) => each.key === key && each.id !== "photo") ||
       (place.part === "pad" && (this.sheet?.events.some((each) => each.key === key) ?? false))
     );
   }
@@ -67,7 +67,7 @@ export abstract class FormEntries {
 
   /** One key picks a way of reading, or an event that says by itself where the pad is. True when the key meant one. */
   pick(place: Place, key: string): boolean {
-    const method = this.methods(place.part).find((each) => each.key === key);
+    const method = this.methods(place.part).find((each) => each.key === key && each.id !== "photo");
     const event = place.part === "pad" ? this.sheet?.events.find((each) => each.key === key) : undefined;
     if (!method && !event) return false;
     const entry = this.entry(place);
@@ -106,7 +106,7 @@ export abstract class FormEntries {
   }
 
   nextMethod(place: Place): void {
-    const methods = this.methods(place.part);
+    const methods = this.methods(place.part).filter((method) => method.id !== "photo");
     const next = methods[(methods.findIndex((method) => method.id === this.entry(place).method) + 1) % methods.length]!;
     this.pick(place, next.key);
   }
@@ -140,6 +140,20 @@ export abstract class FormEntries {
       change(entry);
     }
     this.changed();
+  }
+
+  /** Takes a thickness measured in a photo, for this position alone. */
+  takePhoto(place: Place, { low, high, unit }: Schemas["PhotoMeasured"]): void {
+    Object.assign(this.entry(place), {
+      event: "reading",
+      method: "photo",
+      text: low,
+      upper: high,
+      unit,
+      places: [],
+      overall: false,
+      instrument: null,
+    });
   }
 
   toggleFit(axle: number, part: "pad" | "rotor" | "drum"): void {

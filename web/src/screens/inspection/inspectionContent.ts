@@ -14,6 +14,8 @@ export const settles = (id: string): id is Settled => ["affirmed", "keep", "earl
 /** The key of an answer; what changes the reading has one in common, as there is one of it at most. */
 export const keyOf = (id: string): string => ({ affirmed: "y", keep: "k", earlier_wrong: "b" })[id] ?? "a";
 
+/** Ways of reading that give two bounds. */
+export const BOUNDS = ["gauge", "photo"];
 /** The entry at one position. */
 export interface Entry {
   text: string;
@@ -111,7 +113,7 @@ function reading(entry: Entry, wheel: Wheel, place: Place): Schemas["Reading"] {
     event: "reading",
     method: entry.method,
     values: valuesOf(entry),
-    upper: entry.method === "gauge" ? entry.upper.trim() || null : null,
+    upper: BOUNDS.includes(entry.method) ? entry.upper.trim() || null : null,
     unit: entry.unit,
     overall: entry.overall,
     instrument: entry.instrument,

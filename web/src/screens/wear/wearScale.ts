@@ -102,7 +102,7 @@ function point(reading: Wear["readings"][number], at: number, inUnit: (km: numbe
     mm: reading.mm,
     low: reading.low_mm,
     high: reading.high_mm,
-    interval: reading.method === "gauge",
+    interval: ["gauge", "photo"].includes(reading.method),
     doubted,
     text,
   };
