@@ -208,4 +208,26 @@ RSpec.describe "Phone access" do
       expect(ask(:get, "/access")).to include("listening" => false, "address" => nil)
     end
   end
+
+  it "gives calendars of the network what is due by a private address alone, and nothing else by it" do
+    ask(:post, "/vehicles", { name: "Juniper", kind: "car", distance_unit: "km" })
+    expect(ask(:get, "/calendar-feed")).to eq("path" => nil, "network" => nil)
+    feed = ask(:put, "/calendar-feed")
+    path = feed["path"].delete_prefix("/api/v1")
+    expect(feed["network"]).to eq("http://192.168.7.20:8321#{feed["path"]}")
+    calendar =
+      Rack::MockRequest.new(app).get(feed["path"], "REMOTE_ADDR" => "192.168.7.33", "HTTP_HOST" => "192.168.7.20:8321")
+    expect([calendar.status, calendar["content-type"]]).to match([200, %r{text/calendar}])
+    expect(calendar.body).to start_with("BEGIN:VCALENDAR")
+    secret = path[%r{feeds/([^/]+)/}, 1]
+    expect(phone(:get, "/feeds/#{secret.reverse}/brakes.ics")[0]).to eq(404)
+    expect(phone(:delete, path)[0]).to eq(401)
+    expect(phone(:get, "/feeds/#{secret}/../../garage")[0]).not_to eq(200)
+    expect(phone(:get, "/calendar-feed")[0]).to eq(401)
+    ask(:put, "/calendar-feed")
+    expect(phone(:get, path)[0]).to eq(404)
+    newest = ask(:get, "/calendar-feed")["path"].delete_prefix("/api/v1")
+    ask(:delete, "/calendar-feed")
+    expect(phone(:get, newest)[0]).to eq(404)
+  end
 end

@@ -198,6 +198,8 @@ RSpec.describe "The timeline in the API" do
     expect(calendar.events.map { |event| event.dtstart.to_date.iso8601 }.sort).to eq(
       timeline["events"].map { |event| event["date"] }.sort
     )
+    # RFC 5545, 3.8.6.3: a trigger is relative to the start unless it says otherwise
+    expect(text.scan(/^TRIGGER:PT9H\r$/).length).to eq(calendar.events.length)
     # RFC 5545, 3.6.1: the end of an all-day event is the day after
     expect(calendar.events.map { |event| event.dtend.to_date - event.dtstart.to_date }).to all(eq(1))
     expect(calendar.events.map { |event| event.uid.to_s }.uniq.length).to eq(calendar.events.length)

@@ -62,7 +62,13 @@ class Architecture
     clock: [%w[Process], %w[service/base/context.rb process_beside.rb cli/work_ahead_command.rb]],
     chance: [
       %w[Random SecureRandom],
-      %w[devices/simulated storage/drafts.rb storage/pictures.rb service/household/phone_access.rb]
+      %w[
+        devices/simulated
+        storage/drafts.rb
+        storage/pictures.rb
+        service/household/calendar_feed.rb
+        service/household/phone_access.rb
+      ]
     ],
     environment: [%w[ENV ARGV], %w[boot.rb cli]],
     files: [

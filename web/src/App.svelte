@@ -39,6 +39,10 @@
       };
     });
 
+  // Due things, for whoever wants to be told by this browser.
+  if (localStorage.getItem("graver.remind") === "on")
+    void import("./parts/reminders.svelte").then(({ reminders }) => reminders.start());
+
   // A device of the network that is not signed in sees nothing else before it is.
   let out = $state(false);
   signedOut.tell = () => (out = true);
@@ -138,18 +142,17 @@
     overflow-x: auto;
   }
   @media (max-width: 30rem) {
+    /* One row: the mark without its word, and places that scroll. */
     header {
-      flex-wrap: wrap;
-      gap: 0 1rem;
-    }
-    .help {
-      margin-left: auto;
+      gap: 0 0.75rem;
+      padding: 0 0.75rem;
     }
     header nav {
-      order: 1;
-      flex: none;
-      width: 100%;
-      gap: 0 1rem;
+      gap: 0 0.8rem;
+    }
+    .name {
+      font-size: 0 !important;
+      padding: 0.8rem 0 0.8rem 0.4rem !important;
     }
   }
   header nav a:hover {

@@ -7,6 +7,10 @@ module Graver
       class Timelines < Resource
         get "/timelines", :timelines
         get "/calendar.ics", :calendar
+        get "/feeds/:token/brakes.ics", :feed
+        get "/calendar-feed", :calendar_feed
+        put "/calendar-feed", :open_calendar_feed
+        delete "/calendar-feed", :close_calendar_feed
         get "/vehicles/:id/timeline", :timeline
         get "/vehicles/:id/risk-by-date", :risk_by_date
         get "/vehicles/:id/calendar.ics", :vehicle_calendar
@@ -24,6 +28,29 @@ module Graver
           CachedJson.new(%({"today":#{JSON.generate(context.today.iso8601)},"vehicles":[#{lines.join(",")}]}))
         end
         def calendar = ics(overviews.vehicles) { |vehicle| part { reminders(vehicle) } }
+        # The same for a calendar anywhere in the network. Raises NotFound.
+        def feed
+          raise NotFound, Say::Texts.t("missing.address") unless feed_of.right?(params["token"])
+
+          calendar
+        end
+
+        def calendar_feed
+          token = feed_of.token
+          path = "api/v1/feeds/#{token}/brakes.ics"
+          { path: ("/#{path}" if token), network: ("#{@exchange.network.root}#{path}" if token && listening?) }
+        end
+
+        def open_calendar_feed
+          feed_of.open
+          calendar_feed
+        end
+
+        def close_calendar_feed
+          feed_of.close
+          calendar_feed
+        end
+
         def timeline(vehicle_id = id)
           kept("timeline", vehicle_id) { serializer.call(view(overviews.find(vehicle_id))) }
         end
@@ -65,6 +92,8 @@ module Graver
 
         private
 
+        def feed_of = Service::Household::CalendarFeed.new(context)
+        def listening? = @exchange.network.listening?
         def overviews = Service::Overview::VehicleOverviews.new(context)
         def planned = Service::Household::PlannedEvents.new(context)
         def schedule = Service::Household::ScheduleChoices.new(context)

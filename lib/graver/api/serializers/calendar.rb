@@ -39,13 +39,23 @@ module Graver
             entry.summary = "#{vehicle.name}: #{event.text}"
             entry.description = Say::Texts.t("calendar.description")
             entry.transp = "TRANSPARENT"
+            remind(entry)
+          end
+        end
+
+        # At nine on that day.
+        def remind(entry)
+          entry.alarm do |alarm|
+            alarm.action = "DISPLAY"
+            alarm.trigger = "PT9H"
+            alarm.description = entry.summary
           end
         end
 
         def uid(vehicle, event)
           "#{Digest::SHA256.hexdigest([vehicle.id, event.kind, event.axle, event.row].inspect)[0, 24]}@graver"
         end
-        private_class_method :event, :uid
+        private_class_method :event, :remind, :uid
       end
     end
   end

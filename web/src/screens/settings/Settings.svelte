@@ -1,5 +1,9 @@
 <script lang="ts">
   import RadioGroup from "../../parts/controls/RadioGroup.svelte";
+  import CheckField from "../../parts/controls/CheckField.svelte";
+  import Fault from "../../parts/Fault.svelte";
+  import { reminders } from "../../parts/reminders.svelte";
+  import * as reminderTexts from "../../texts/reminders";
   import * as texts from "../../texts/settings";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
@@ -47,8 +51,18 @@
         chosen={theme}
         onpick={(id) => void chooseTheme((theme = id as typeof theme))}
       />
+      <CheckField checked={reminders.wanted} oncheck={(on) => void reminders.want(on)} label={reminderTexts.notify} />
+      <p class="quiet">{reminderTexts.whatNotifying}</p>
+      <Fault text={reminders.fault} />
       <h2 class="next">{texts.vehicles}</h2>
       <p class="quiet">{texts.vehiclesChange}</p>
+      <h2 class="next">{texts.elsewhere}</h2>
+      <dl class="more">
+        {#each more as { href, name, what } (href)}
+          <dt><a {href}>{name}</a></dt>
+          <dd>{what}</dd>
+        {/each}
+      </dl>
     </section>
     {#if loaded.value}
       <PlanningSettings schedule={loaded.value.schedule} {load} />
@@ -59,15 +73,6 @@
   {#if loaded.value}
     <MoneySettings money={loaded.value.money} {load} />
   {/if}
-  <section class="sheet">
-    <h2>{texts.elsewhere}</h2>
-    <dl class="more">
-      {#each more as { href, name, what } (href)}
-        <dt><a {href}>{name}</a></dt>
-        <dd>{what}</dd>
-      {/each}
-    </dl>
-  </section>
 </div>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import CalendarFeed from "./CalendarFeed.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/householdTimeline";
@@ -40,6 +41,7 @@
         <p class="quiet">{texts.barsNote}</p>
       </section>
     {/if}
+    <CalendarFeed />
     <section class="sheet">
       <h2>{texts.next}</h2>
       {#if next.length}
