@@ -80,6 +80,7 @@ RSpec.describe "Planning a job", :demo do
     page.click_button "Enter a shop's quote"
     page.fill_in "A shop's quote for the same work (€)", with: "640"
     page.click_button "Save quote"
+    page.find("summary", text: "missing, so the saving").click
     expect(page).to have_text("€ 640").and have_text("To see the saving, enter the price of").and have_text(
                   "The shop's quote includes them."
                 )

@@ -33,6 +33,9 @@ module Graver
       DAY_SECONDS = 24 * 3600
 
       # path: the household's file
+      # Where they are kept; there may be none yet.
+      attr_reader :folder
+
       def initialize(path, now: -> { Time.now.utc })
         @path = path
         @folder = File.join(File.dirname(path), "#{File.basename(path, ".*")}-backups")

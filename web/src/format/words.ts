@@ -77,7 +77,8 @@ export const partAt = (part: string, position: string): string =>
 /** A text that names the axle a thing belongs to; the single one of a trailer needs no name. */
 export const ofAxle = <const Text extends string>(text: Text, axle: string): string =>
   axle === SINGLE ? text.replace("{axleName} ", "") : text.replace("{axleName}", axle);
-const SINGLE = "single";
+/** The only axle of a trailer needs no name. */
+export const SINGLE = "single";
 
 const DRUM_WORDS = texts.drumWords.map(
   ([usual, own]) => [new RegExp(`(?<!\\{)\\b${usual}(?=s?\\b)`, "g"), own] as const,

@@ -1,5 +1,6 @@
 <script lang="ts">
   import * as common from "../texts/common";
+  import TimelineBand from "./TimelineBand.svelte";
   import * as texts from "../texts/parts";
   import { say } from "../texts/say";
   import type { Snippet } from "svelte";
@@ -35,7 +36,7 @@
 
   let width = $state(900);
   const narrow = $derived(width < 620);
-  const left = $derived(narrow ? 92 : 150);
+  const left = $derived(narrow ? 104 : 150);
   const [right, top] = [24, 30];
   const days = $derived(Math.min(horizon(lanes), most));
   const end = $derived(width - right);
@@ -45,7 +46,7 @@
     let y = top;
     return lanes.map((lane) => {
       const marks = placed(lane.marks, x, end);
-      const bandsHigh = lane.bands.length ? 10 + (lane.bands.length > 1 ? 28 : 16) : 4;
+      const bandsHigh = lane.bands.length ? 10 + (lane.bands.length > 1 ? 34 : 16) : 4;
       const high = Math.max(
         bandsHigh + (marks.length ? Math.max(...marks.map((mark) => mark.row)) + 1 : 0) * 21 + 6,
         38,
@@ -87,41 +88,7 @@
       <text class="lane" x="0" y={y + 22}>{lane.label}</text>
       <path class="rule" d="M0 {y + high - 2}H{end}" />
       {#each lane.bands as band, which (band.id)}
-        {@const beyond = band.middle > days}
-        {#if band.low <= days}
-          <rect
-            class="band"
-            class:rotors={band.id === "rotors"}
-            x={x(band.low)}
-            y={y + (which === 0 ? 5 : 25)}
-            width={Math.max(x(band.high) - x(band.low), 4)}
-            height={which === 0 ? 17 : 9}
-          >
-            <title
-              >{say(texts.bandSpoken, {
-                text: band.text,
-                round: Math.round(band.low),
-                round2: Math.round(band.high),
-              })}</title
-            >
-          </rect>
-          {#if !beyond}
-            <path class="median" d="M{x(band.middle)} {y + (which === 0 ? 2 : 23)}v{which === 0 ? 23 : 13}" />
-          {/if}
-          {#if band.high > days}
-            <path
-              class="more"
-              d="M{end + 2} {y + (which === 0 ? 7 : 25)}l7 {which === 0 ? 6.5 : 4.5}l-7 {which === 0 ? 6.5 : 4.5}z"
-            />
-          {/if}
-          {#if which === 0 && x(Math.min(band.high, days)) - x(band.low) > 60}
-            <text class="in-band" x={x(band.low) + 6} y={y + 18}>{band.label}</text>
-          {/if}
-        {:else}
-          <text class="beyond" x={end} y={y + (which === 0 ? 18 : 34)} text-anchor="end"
-            >{say(texts.offTheScale, { label: band.label })}</text
-          >
-        {/if}
+        <TimelineBand {band} {which} {y} {days} {x} {end} />
       {/each}
       {#each marks as mark (mark.id)}
         {@const my = marksAt + 11 + mark.row * 21}
@@ -203,24 +170,6 @@
     stroke: var(--quiet);
     fill: none;
   }
-  .band {
-    fill: var(--band);
-    opacity: 0.32;
-  }
-  .rotors {
-    fill: var(--rotor-limit);
-  }
-  .median {
-    stroke: var(--ink);
-    stroke-width: 2.5;
-  }
-  .more {
-    fill: var(--quiet);
-  }
-  .beyond {
-    fill: var(--quiet);
-    font-size: 13px;
-  }
   .sign {
     stroke: var(--ink);
     stroke-width: 2;
@@ -242,8 +191,7 @@
     fill: var(--friction);
     opacity: 0.55;
   }
-  .mark,
-  .in-band {
+  .mark {
     font-size: 13px;
   }
 </style>

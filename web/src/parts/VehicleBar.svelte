@@ -55,6 +55,13 @@
     ...(page === "check" && at.check ? [texts.draft] : []),
     ...(page === "jobs" && at.job ? [texts.inProgress] : []),
   ];
+  // The place one is at is in view, however narrow the screen.
+  let bar = $state<HTMLElement | null>(null);
+  $effect(() => {
+    void [here.page, here.axle, vehicle];
+    const [at, within] = [bar?.querySelector("[aria-current]"), bar].map((each) => each?.getBoundingClientRect());
+    if (at && within) bar!.scrollLeft += at.left - within.left - (within.width - at.width) / 2;
+  });
   const beyond = $derived([all[at - 1], all[at + 1]]);
   const page = $derived(
     here.title ??
@@ -67,7 +74,7 @@
 <svelte:head
   >{#if vehicle}<title>{say(texts.title, { name: vehicle.name, page })}</title>{/if}</svelte:head
 >
-<nav class="vehicle-bar" aria-label={say(texts.placesOf, { name: vehicle?.name ?? "" })}>
+<nav class="vehicle-bar" bind:this={bar} aria-label={say(texts.placesOf, { name: vehicle?.name ?? "" })}>
   {#if vehicle}
     <span class="which">
       {#if beyond[0]}<a
@@ -165,8 +172,16 @@
     color: var(--quiet);
   }
   @media (max-width: 30rem) {
+    .vehicle-bar {
+      padding-left: 0;
+    }
     .which {
       min-width: 0;
+      position: sticky;
+      left: 0;
+      padding-left: 0.75rem;
+      background: var(--sheet);
+      z-index: 1;
     }
   }
   em {

@@ -10,6 +10,18 @@ export const passphraseSaved = "Saved. Every device must sign in again.";
 export const allowPhones = "Allow phones on this network";
 export const encryptTheWay = "Encrypt the connection (HTTPS)";
 export const theFingerprint = "The certificate's SHA-256 fingerprint: {fingerprint}";
+/** What will happen, in order. */
+export const steps: [string, string][] = [
+  ["Set a passphrase", "It keeps other people on your network out. You type it once on each device, or scan a code."],
+  [
+    "Allow phones",
+    "Graver then answers on your own network, as long as it runs on this machine. Nothing goes over the internet.",
+  ],
+  [
+    "Pair the phone",
+    "Scan the code with its camera. The phone opens Graver in its browser; there's no app to install.",
+  ],
+];
 export const notListening = "Graver listens on this machine only.";
 export const listeningAt = "Phones on this network find Graver at {address}.";
 export const pairAPhone = "Pair a phone";

@@ -1,14 +1,16 @@
 export const title = "Backups - Graver";
 export const backups = "Backups";
 export const what =
-  "Graver copies all your data every day while it runs, and before every upgrade, import and restore. It opens each copy to check it. They are stored next to the data file, so they don't survive a broken disk: make a backup now and then, and save it on another disk.";
+  "Graver copies all your data every day while it runs, and before every upgrade, import and restore. It opens each copy to check it. They are kept next to the data file, so they don't survive a broken disk: make a backup now and then, and save it on another disk.";
 export const whatRestores =
   "A restore replaces your data and photos. The passphrase and the phones you allow stay as they are.";
 export const onlyThere = "You can restore and save backups on the machine that Graver runs on.";
 export const lastGood = "Last good backup: {when}";
 export const none = "No backup yet. Graver makes the first one within minutes.";
 export const makeNow = "Make backup";
+export const kept = "Folder:";
 export const made = "Backup made. Save it on another disk too.";
+export const saveThisOne = "Save it as a file";
 export const save = "Save as file";
 export const saveLabel = "Save the backup of {when} as a file";
 export const add = "Add a saved backup";

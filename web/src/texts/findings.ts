@@ -48,6 +48,8 @@ export const odometerForTheLog = "Odometer";
 export const saveClaimToTheLog = "Save claim to the log";
 export const claimCountsALittle =
   "Saved. It counts a little in the forecast, and Graver compares it with your next readings.";
+export const limitsYouChose = "Limits you chose";
+export const whatMayGoIn = "What may go in";
 export const aShopsClaim = "Check a shop's claim";
 export const comparedWithThePrevious = "Compared with the previous inspection";
 export const before = "Before";

@@ -53,6 +53,7 @@ export const doingItYourselfDoesNot = "Doing it yourself doesn't save money this
 export const partsMoneyConsumablesToBuy = "Parts {money}, consumables to buy {money2}, tools to buy {money3}.";
 export const theShopsQuoteHasThem = "The shop's quote includes them.";
 export const theShopsEstimateLacksThese = "The shop's estimate lacks these parts too.";
+export const pricesMissing = "{count} {count|price is|prices are} missing, so the saving isn't known yet.";
 export const savingNeedsPrices = "To see the saving, enter the price of: {unpriced}.";
 export const spentOver = "{money} went into these brakes over {rough} on file: {per1000} per 1,000\u00a0{unit}.";
 export const spentSoFar = "So far {money} went into this vehicle's brakes.";

@@ -73,6 +73,7 @@ export const showTheOther = "Use the other version";
 export const saveMine = "Save my version";
 export const thisJobAlone = "For this job only.";
 export const asInEveryJob = "As in every job";
+export const asUsual = "{count} {count|question|questions} answered as usual";
 export const usuallyOption = "Usually: {option}.";
 export const reasonsForEach = "Reasons for each";
 export const padsOf = "{axle} pads";

@@ -15,7 +15,9 @@ module Graver
         repeatable :make_backup, :add_backup, :restore_backup
 
         def backups
-          { backups: copies.all.map { |copy| Serializers::Backups.call(copy) }, may_restore: @exchange.local? }
+          here = @exchange.local?
+          backups = copies.all.map { |copy| Serializers::Backups.call(copy) }
+          { backups:, may_restore: here, folder: (copies.folder if here) }
         end
 
         def make_backup

@@ -14,6 +14,7 @@ module Graver
           @knowledge = knowledge
           @today = today
           @axles = Axles.new(knowledge)
+          @log = VehicleLog.new(knowledge)
         end
 
         # The garage's sort key of a vehicle: the smaller, the more urgent.
@@ -37,7 +38,7 @@ module Graver
             calculated: overview.error.nil?,
             unusable: unusable(overview),
             fluid: fluid(overview.fluid),
-            log: log(overview),
+            log: @log.call(overview),
             axles: axles(overview),
             jobs_done: jobs_done(overview),
             jobs_open: jobs_open(overview),
@@ -199,66 +200,6 @@ module Graver
                   { axle: circuit.axle, renewed_on: circuit.renewed_on&.iso8601, estimated: circuit.estimated }
                 end
             }
-        end
-
-        def log(overview)
-          [*overview.inspections, *overview.ahead].reverse.map do |inspection|
-            {
-              id: inspection.id,
-              date: inspection.date.iso8601,
-              odometer_km: inspection.odometer_km.round(1),
-              what: what(overview, inspection),
-              note: inspection.note
-            }
-          end
-        end
-
-        def what(overview, inspection)
-          marks = inspection.conditions.empty? ? [] : [Say::Texts.t("log.marks", count: inspection.conditions.length)]
-          found = readings(overview, inspection) + marks
-          found.empty? ? Say::Texts.t("log.odometer") : found.join("; ")
-        end
-
-        def readings(overview, inspection)
-          names = overview.vehicle.axles.to_h { |axle| [axle.id, axle.name] }
-          files = overview.axles.to_h { |axle| [axle.file.axle.id, axle.file] }
-          inspection
-            .readings
-            .group_by { |row| [row.axle_id, row.part, row.event] }
-            .map do |(axle_id, part, event), rows|
-              named = files[axle_id]&.part_name(part) || part
-              described(names[axle_id], named, event, rows.map { |row| [row.side, row.pad] }.uniq.length)
-            end
-        end
-
-        # "slide_pins.seized" -> "slide pins (seized)"
-        def answered(part)
-          id, mark = part.split(".")
-          item = @knowledge.condition_item(id) or return id.tr("_", " ")
-          "#{item.label.downcase} (#{item.mark(mark)&.label || mark})"
-        end
-
-        def described(axle, part, event, count)
-          case event
-          when "renewed"
-            axle ? Say::Texts.t("log.fluid_renewed_at", axle:) : Say::Texts.t("log.fluid_renewed")
-          when "bled"
-            Say::Texts.t("log.fluid_bled", axle:)
-          when "answered"
-            Say::Texts.t("log.seen_to", what: [axle, answered(part)].compact.join(" "))
-          when "fit"
-            Say::Texts.t("log.fitted", axle:, part:)
-          when "reading"
-            Say::Texts.t("log.read", count:, axle:, part:)
-          when "squealer", "sensor", "metal"
-            Say::Texts.t("log.#{event}", axle:)
-          when "freed"
-            Say::Texts.t("log.freed", axle:)
-          when "resurfaced"
-            Say::Texts.t("log.machined", axle:, part:)
-          else
-            "#{axle} #{event}"
-          end
         end
       end
     end

@@ -9,6 +9,8 @@ module Graver
           @backups = context.store.backups
         end
 
+        # -> path of the folder they are kept in
+        def folder = @backups.folder
         # The newest first -> [Storage::Backups::Copy]
         def all = @backups.all
         # -> Storage::Backups::Copy. Raises NotSaved.

@@ -24,6 +24,9 @@
   let saved = $state(false);
   let code = $state.raw<Schemas["Pairing"] | null>(null);
 
+  /** How many of the three steps are done. */
+  const reached = (access: Schemas["Access"]) =>
+    [!!access.passphrase, access.listening, access.sessions.length > 0].findIndex((done) => !done) >>> 0;
   const change = (of: Schemas["AccessChange"]) => form.act(async () => (loaded.value = await lazyApi.changeAccess(of)));
   async function keep(event: SubmitEvent) {
     event.preventDefault();
@@ -40,6 +43,14 @@
   {@const access = loaded.value}
   <div class="stack">
     <h1>{common.phoneAccess}</h1>
+    <ol class="steps">
+      {#each texts.steps as [step, what], at (step)}
+        <li class:done={at < reached(access)} class:next={at === reached(access)}>
+          <strong>{step}</strong>
+          <span>{what}</span>
+        </li>
+      {/each}
+    </ol>
     <section class="sheet stack">
       <p>{access.listening ? say(texts.listeningAt, { address: access.address! }) : texts.notListening}</p>
       {#if access.listening}<p class="quiet">{access.https ? texts.withHttps : texts.withoutHttps}</p>{/if}
@@ -112,6 +123,37 @@
 {/if}
 
 <style>
+  .steps {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(16rem, 100%), 1fr));
+    gap: 1rem;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+    counter-reset: step;
+  }
+  .steps li {
+    counter-increment: step;
+    display: grid;
+    align-content: start;
+    grid-template-columns: 2.25rem 1fr;
+    border-top: 4px solid var(--line);
+    padding-top: 0.5rem;
+  }
+  .steps li::before {
+    content: counter(step);
+    grid-row: span 2;
+    font:
+      600 1.75rem/1 "Barlow Semi Condensed",
+      sans-serif;
+    color: var(--quiet);
+  }
+  .steps .done::before {
+    content: "✓" / "";
+  }
+  .steps .next {
+    border-color: var(--petrol);
+  }
   form {
     align-items: end;
   }

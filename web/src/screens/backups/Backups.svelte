@@ -15,6 +15,7 @@
   const loaded = new Loader<Schemas["Backups"]>();
   loaded.load(lazyApi.backups);
   const backups = $derived(loaded.value?.backups ?? []);
+  const newest = $derived(loaded.value?.may_restore ? backups.find((backup) => backup.archive) : undefined);
   let said = $state("");
   let failed = $state<unknown>(null);
   let busy = $state(false);
@@ -49,6 +50,7 @@
     <h1>{texts.backups}</h1>
     <p class="last">{backups[0] ? say(texts.lastGood, { when: moment(backups[0].made_at) }) : texts.none}</p>
     <p>{texts.what}</p>
+    {#if loaded.value.folder}<p class="folder">{texts.kept} <code>{loaded.value.folder}</code></p>{/if}
     <p>{loaded.value.may_restore ? texts.whatRestores : texts.onlyThere}</p>
     <div class="row">
       <Button disabled={busy} on:click={() => act(lazyApi.makeBackup, texts.made)}>{texts.makeNow}</Button>
@@ -60,7 +62,11 @@
           pick={(files) => act(() => lazyApi.addBackup(files[0]!), texts.added)}
         />
       {/if}
-      {#if said}<p role="status">{said}</p>{/if}
+      {#if said}<p role="status">
+          {said}
+          {#if said === texts.made && newest}<a href="/api/v1/backups/{newest.name}" download>{texts.saveThisOne}</a
+            >{/if}
+        </p>{/if}
     </div>
     {#if backups.length}
       <table>
@@ -104,6 +110,9 @@
   .last {
     font-size: 1.25rem;
     font-weight: 600;
+  }
+  .folder {
+    overflow-wrap: anywhere;
   }
   th,
   td {

@@ -11,8 +11,8 @@
   const since = (change: Schemas["ReadingChange"]) => change.now_mm - change.before_mm;
 </script>
 
-<section class="sheet">
-  <h2>{texts.comparedWithThePrevious}</h2>
+<details class="sheet matter">
+  <summary>{texts.comparedWithThePrevious}</summary>
   <div class="scroll">
     <table>
       <thead
@@ -43,4 +43,4 @@
       </tbody>
     </table>
   </div>
-</section>
+</details>

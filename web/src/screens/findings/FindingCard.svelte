@@ -77,9 +77,7 @@
     <ul class="plain-list others" aria-label={texts.withIt}>
       {#each others as other (other.rule + other.sentence)}
         <li>
-          <h4>{other.title}</h4>
-          <p><TermText text="{other.sentence} {other.advice}" /></p>
-          <FindingWhy finding={other} />
+          <FindingWhy finding={other} line />
         </li>
       {/each}
     </ul>
@@ -109,11 +107,6 @@
   }
   h3 {
     font-size: 1.25rem;
-  }
-  h4 {
-    font-size: 1rem;
-    font-weight: 600;
-    margin: 0;
   }
   .cause {
     color: var(--ink);

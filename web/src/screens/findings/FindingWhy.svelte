@@ -6,12 +6,16 @@
   import { percent } from "./percent";
 
   /** Behind one press: why, how sure, what would change it, what may stand behind it. */
-  let { finding }: { finding: Schemas["Finding"] } = $props();
+  /** line: it says the whole finding in one line, as it belongs to another. */
+  let { finding, line = false }: { finding: Schemas["Finding"]; line?: boolean } = $props();
   let opened = $state(false);
 </script>
 
 <details ontoggle={(event) => (opened = event.currentTarget.open)}>
-  <summary>{texts.whyAndWhatWouldChange}</summary>
+  {#if line}
+    <summary class="line"><strong>{finding.title}</strong> {finding.sentence}</summary>
+    <p><TermText text={finding.advice} /></p>
+  {:else}<summary>{texts.whyAndWhatWouldChange}</summary>{/if}
   <dl>
     <dt>{texts.read}</dt>
     <dd>{finding.reading}</dd>
@@ -50,6 +54,11 @@
 </details>
 
 <style>
+  .line {
+    color: inherit;
+    font-size: 1rem;
+    line-height: 1.4;
+  }
   dl {
     display: grid;
     grid-template-columns: minmax(8rem, 11rem) 1fr;

@@ -130,17 +130,6 @@
           {@const fluid = findings.fluid}
           <section class="sheet">
             <h2>{fluid.grade ? say(texts.fluidOfGrade, { grade: fluid.grade }) : texts.fluidHeading}</h2>
-            {#if fluid.dry_celsius !== null && fluid.wet_celsius !== null}<p>
-                {say(texts.boilsAt, {
-                  dry: degrees(fluid.dry_celsius),
-                  wet: degrees(fluid.wet_celsius),
-                  unit: degreeUnit,
-                })}
-              </p>{/if}
-            {#if fluid.may.length}<p>
-                {say(texts.mayBeFilledWithMay, { may: fluid.may.join(", ") })}
-                <strong>{say(texts.neverWithNever, { never: fluid.never.join(", ") })}</strong>
-              </p>{/if}
             <p>{fluid.sentence}</p>
             {#each fluid.axles as axle (axle.name)}
               {#if axle.pushed_ml !== null}<p>
@@ -152,6 +141,20 @@
                       : texts.thereIsRoomForIt}{/if}.
                 </p>{/if}
             {/each}
+            {#if fluid.may.length}<details>
+                <summary>{texts.whatMayGoIn}</summary>
+                <p>
+                  {say(texts.mayBeFilledWithMay, { may: fluid.may.join(", ") })}
+                  <strong>{say(texts.neverWithNever, { never: fluid.never.join(", ") })}</strong>
+                  {#if fluid.dry_celsius !== null && fluid.wet_celsius !== null}
+                    {say(texts.boilsAt, {
+                      dry: degrees(fluid.dry_celsius),
+                      wet: degrees(fluid.wet_celsius),
+                      unit: degreeUnit,
+                    })}
+                  {/if}
+                </p>
+              </details>{/if}
           </section>
         {/if}
         {#if findings.next_readings.length}
@@ -178,27 +181,30 @@
       <h2>{texts.noticedSomethingOnTheRoad}</h2>
       <SymptomQuestions vehicle={vehicle.id} kind={vehicle.kind} {states} />
     </section>
-    <section class="sheet">
-      <h2>{texts.aShopsClaim}</h2>
+    <details class="sheet matter">
+      <summary>{texts.aShopsClaim}</summary>
       {#key vehicle.id}<ClaimCheck {findings} />{/key}
-    </section>
+    </details>
     {#if findings.changes.length}
       <Compared changes={findings.changes} unit={vehicle.distance_unit} />
     {/if}
-    <section class="sheet row">
-      {#each findings.approaches as approach (approach.id)}
-        <SelectField
-          label={approach.label}
-          width="long"
-          value={approach.chosen}
-          options={approach.options}
-          onchoose={(id) => choose(approach.id, id)}
-        />
-      {/each}
+    <details class="sheet matter">
+      <summary>{texts.limitsYouChose}</summary>
+      <div class="row">
+        {#each findings.approaches as approach (approach.id)}
+          <SelectField
+            label={approach.label}
+            width="long"
+            value={approach.chosen}
+            options={approach.options}
+            onchoose={(id) => choose(approach.id, id)}
+          />
+        {/each}
+      </div>
       <p class="quiet">
         {texts.approachesNote}
       </p>
-    </section>
+    </details>
   </div>
 {:else if loaded.loading}
   <Skeleton />

@@ -3,7 +3,7 @@
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import StateMark from "../../parts/StateMark.svelte";
-  import { day, listed, month, ofBrake, upperFirst } from "../../format/words";
+  import { day, listed, month, ofBrake, SINGLE, upperFirst } from "../../format/words";
 
   /** Above all else: each vehicle in one line, with what to do and by when. */
   let { vehicles, today }: { vehicles: Schemas["Vehicle"][]; today: string } = $props();
@@ -21,7 +21,8 @@
     const what = { axle: upperFirst(axle.name), by: month(date, today) };
     const said =
       what.by === "now" ? (renew ? texts.renewNow : texts.inspectNow) : renew ? texts.renewBy : texts.inspectBy;
-    return ofBrake(say(said, what), axle.brakes);
+    const text = say(said, what);
+    return upperFirst(ofBrake(axle.name === SINGLE ? text.slice(what.axle.length + 2) : text, axle.brakes));
   }
 
   const fluid = ({ fluid: level }: Schemas["Vehicle"]) =>

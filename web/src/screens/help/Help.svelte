@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import TextField from "../../parts/controls/TextField.svelte";
   import TermDrawing from "../../parts/TermDrawing.svelte";
   import * as texts from "../../texts/help";
@@ -28,40 +29,14 @@
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 <div class="stack">
   <h1>{texts.title}</h1>
-  <section class="sheet">
-    <h2>{texts.howGraverThinks}</h2>
-    <dl class="thinking">
-      {#each texts.thinking as [what, how] (what)}
-        <dt>{what}</dt>
-        <dd>{how}</dd>
-      {/each}
-    </dl>
-  </section>
-  {#if loaded.value && all}
-    <section class="sheet">
-      <h2>{texts.howOften}</h2>
-      <p class="quiet">{say(texts.simulated, { logs: all.logs })}</p>
-      <div class="scroll">
-        <table>
-          <thead
-            ><tr
-              ><th>{texts.conditions}</th><th>{texts.withinRange}</th><th aria-hidden="true"></th><th>{texts.late}</th
-              ><th>{texts.loss}</th></tr
-            ></thead
-          >
-          <tbody>
-            {#each loaded.value.worlds as row (row.kind + row.id)}
-              <tr class={row.kind}
-                ><td>{row.label}</td><td class="number">{percent(row.eight_in_ten)}</td><td aria-hidden="true"
-                  ><span class="bar" style="--share: {row.eight_in_ten}"></span></td
-                ><td class="number">{percent(row.late)}</td><td class="number">{percent(row.to_line)}</td></tr
-              >
-            {/each}
-          </tbody>
-        </table>
-      </div>
-    </section>
-    <section class="sheet">
+  <nav class="row" aria-label={texts.contents}>
+    {#each [[texts.words, "words"], [texts.howGraverThinks, "thinks"], [texts.howOften, "often"]] as const as [label, id] (id)}
+      <PlainButton look="link" onclick={() => document.getElementById(id)?.scrollIntoView()}>{label}</PlainButton>
+    {/each}
+    <a href="#/practice">{texts.practise}</a>
+  </nav>
+  {#if loaded.value}
+    <section class="sheet" id="words">
       <h2>{texts.words}</h2>
       <TextField label={texts.find} type="search" bind:value={words} />
       <dl class="words">
@@ -84,6 +59,40 @@
           </div>
         {:else}<p>{texts.none}</p>{/each}
       </dl>
+    </section>
+  {/if}
+  <section class="sheet" id="thinks">
+    <h2>{texts.howGraverThinks}</h2>
+    <dl class="thinking">
+      {#each texts.thinking as [what, how] (what)}
+        <dt>{what}</dt>
+        <dd>{how}</dd>
+      {/each}
+    </dl>
+  </section>
+  {#if loaded.value && all}
+    <section class="sheet" id="often">
+      <h2>{texts.howOften}</h2>
+      <p class="quiet">{say(texts.simulated, { logs: all.logs })}</p>
+      <div class="scroll">
+        <table>
+          <thead
+            ><tr
+              ><th>{texts.conditions}</th><th>{texts.withinRange}</th><th aria-hidden="true"></th><th>{texts.late}</th
+              ><th>{texts.loss}</th></tr
+            ></thead
+          >
+          <tbody>
+            {#each loaded.value.worlds as row (row.kind + row.id)}
+              <tr class={row.kind}
+                ><td>{row.label}</td><td class="number">{percent(row.eight_in_ten)}</td><td aria-hidden="true"
+                  ><span class="bar" style="--share: {row.eight_in_ten}"></span></td
+                ><td class="number">{percent(row.late)}</td><td class="number">{percent(row.to_line)}</td></tr
+              >
+            {/each}
+          </tbody>
+        </table>
+      </div>
     </section>
   {/if}
 </div>
@@ -122,7 +131,7 @@
   .words {
     columns: 22rem;
     column-gap: 2rem;
-    margin: 0;
+    margin: 1rem 0 0;
   }
   .words > div {
     break-inside: avoid;

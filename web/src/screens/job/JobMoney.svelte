@@ -60,14 +60,17 @@
         money3: money(sums.tools, sums.currency),
       })}{#if sums.own_time}{" "}{say(texts.yourOwnHoursCountFor, { money: money(sums.own_time, sums.currency) })}{/if}
     </p>
-    {#if sums.unpriced.length}<p class="open">
-        {say(texts.savingNeedsPrices, {
-          unpriced: sums.unpriced.map(lowerFirst).join(", "),
-        })}
-        {sums.shop_from === "quote" ? texts.theShopsQuoteHasThem : texts.theShopsEstimateLacksThese}
-        {#if plan.id !== null}<a href="#/jobs/{plan.id}/parts">{texts.enterPricesOfParts}</a>,
-          <a href="#/jobs/{plan.id}/tools">{texts.ofToolsAndConsumables}</a>{/if}
-      </p>{/if}
+    {#if sums.unpriced.length}<details>
+        <summary class="open">{say(texts.pricesMissing, { count: sums.unpriced.length })}</summary>
+        <p>
+          {say(texts.savingNeedsPrices, {
+            unpriced: sums.unpriced.map(lowerFirst).join(", "),
+          })}
+          {sums.shop_from === "quote" ? texts.theShopsQuoteHasThem : texts.theShopsEstimateLacksThese}
+          {#if plan.id !== null}<a href="#/jobs/{plan.id}/parts">{texts.enterPricesOfParts}</a>,
+            <a href="#/jobs/{plan.id}/tools">{texts.ofToolsAndConsumables}</a>{/if}
+        </p>
+      </details>{/if}
     {#if sums.spent}<p>
         {sums.over_km >= 1000
           ? say(texts.spentOver, {

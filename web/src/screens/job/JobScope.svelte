@@ -1,39 +1,26 @@
 <script lang="ts">
   import CheckField from "../../parts/controls/CheckField.svelte";
-  import RadioField from "../../parts/controls/RadioField.svelte";
-  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
-  import { ofBrake, upperFirst } from "../../format/words";
+  import { upperFirst } from "../../format/words";
   import { chosenReasons, chosenWorks, withWork, type JobPlanState } from "../../parts/jobPlan.svelte";
   import AxleSection from "../../parts/AxleSection.svelte";
   import Approaches from "../../parts/Approaches.svelte";
   import Fault from "../../parts/Fault.svelte";
+  import RotorChoice from "./RotorChoice.svelte";
 
   /** The work on each axle: proposed with its reason, changed by a tick. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
-  const ROTORS = [
-    ["stay", "stay"],
-    ["turn", texts.areMachined],
-    ["new", texts.newOnes],
-  ] as const;
-  // Other rotors than the verdict says wait for a reason before they are sent.
-  let wanted = $state<{ axle: number; rotors: string } | null>(null);
-  let reason = $state("");
-
   // With other works, other parts come off.
   let drawing = $state.raw<Schemas["JobDrawing"] | null>(null);
   $effect(() => {
-    if (plan.id === null || !plan.steps) return void (drawing = null);
-    lazyApi.jobDrawing(plan.id).then(
-      (drawn) => (drawing = drawn),
-      () => {},
-    );
+    if (!plan.steps) return void (drawing = null);
+    void job.drawn().then((drawn) => (drawing = drawn ?? drawing));
   });
   const works = () => chosenWorks(plan);
   const reasons = () => chosenReasons(plan);
@@ -43,18 +30,6 @@
     const of = plan.scope.axles.find((each) => each.id === axle)!;
     chosen[axle] = withWork(of, chosen[axle] ?? [], work, on);
     return job.scope(chosen, reasons());
-  }
-  async function rotors(axle: Schemas["AxleScope"], choice: string, because = "") {
-    const chosen = works();
-    chosen[axle.id] = [
-      ...(chosen[axle.id] ?? []).filter((work) => !Object.values(axle.rotors.works).includes(work)),
-      ...(choice === "stay" ? [] : [axle.rotors.works[choice]!]),
-    ];
-    if (choice !== "stay") chosen[axle.id] = withWork(axle, chosen[axle.id]!, axle.rotors.works[choice]!, true);
-    const kept = await job.scope(chosen, { ...reasons(), ...(because ? { [axle.id]: because } : {}) });
-    if (kept) [wanted, reason] = [null, ""];
-    else wanted = job.code(`reasons.${axle.id}`) ? { axle: axle.id, rotors: choice } : null;
-    return kept || wanted !== null;
   }
   function take(offer: Schemas["ScopeOffer"]) {
     const chosen = works();
@@ -70,6 +45,10 @@
     if (!opened.has(key)) opened.set(key, work.chosen);
     return opened.get(key)!;
   }
+  // Axles of the job at first: those come first, and nothing moves at a tick.
+  // svelte-ignore state_referenced_locally
+  const begun = new Set(plan.scope.axles.filter((axle) => axle.included).map((axle) => axle.id));
+  const axles = $derived([...plan.scope.axles].sort((one, other) => +begun.has(other.id) - +begun.has(one.id)));
   const shown = (id: number) => plan.axles.find((each) => each.axle.id === id);
 </script>
 
@@ -99,69 +78,50 @@
 {/if}
 {#each plan.scope.warnings as warning (warning)}<p class="warning">{warning}</p>{/each}
 
-<div class="columns">
-  {#each plan.scope.axles as axle (axle.id)}
+<div class="axles">
+  {#each axles as axle (axle.id)}
     {@const here = shown(axle.id)}
-    <section class="sheet" aria-label={say(common.nameAxle, { name: axle.name })}>
+    <section class="sheet" class:whole={begun.size < 2} aria-label={say(common.nameAxle, { name: axle.name })}>
       <h2>
         {upperFirst(axle.name)}
         {#if !axle.included}<span class="quiet">{texts.notPartOfThisJob}</span>{/if}
       </h2>
-      {#if drawing && axle.included}{#await import("./ScopePicture.svelte") then { default: ScopePicture }}<ScopePicture
-            {drawing}
-            axle={axle.name}
-          />{/await}{/if}
-      {#if here}<AxleSection corners={here.axle.corners} scale={3.2} />{/if}
-      <fieldset disabled={!job.open || job.busy}>
-        <legend class="sr">{say(texts.workOnTheNameAxle, { name: axle.name })}</legend>
-        {#each axle.works.filter((work) => first(axle, work)) as work (work.id)}{@render choice(axle, work)}{/each}
-        {#if axle.works.some((work) => !first(axle, work))}
-          {@const more = axle.works.filter((work) => !first(axle, work))}
-          <details>
-            <summary
-              >{say(axle.works.length === more.length ? texts.addWorkOnIt : texts.countMoreWorks, {
-                count: more.length,
-              })}</summary
-            >
-            {#each more as work (work.id)}{@render choice(axle, work)}{/each}
-          </details>
-        {/if}
-      </fieldset>
-      {#if axle.included && !axle.works.some((work) => work.chosen && work.alone)}
-        <fieldset disabled={!job.open || job.busy} class="rotors">
-          <legend>{ofBrake(texts.theRotors, here?.axle.brakes)}</legend>
-          <div class="row">
-            {#each ROTORS.filter(([id]) => id === "stay" || id in axle.rotors.works) as [id, label] (id)}
-              <RadioField
-                name="rotors-{axle.id}"
-                {id}
-                chosen={wanted?.axle === axle.id ? wanted.rotors : axle.rotors.chosen}
-                onpick={() => rotors(axle, id)}
-                {label}
-              />
-            {/each}
-          </div>
-          <p class="quiet">
-            {say(texts.verdictVerdict, {
-              verdict: axle.rotors.verdict,
-            })}{#if axle.rotors.reason && axle.rotors.chosen !== axle.rotors.proposed}. {say(texts.yourReasonReason, {
-                reason: axle.rotors.reason,
-              })}{/if}
-          </p>
-          {#if wanted?.axle === axle.id}
-            <div class="row">
-              <TextField label={texts.reasonAgainstTheVerdict} width="long" maxlength={500} bind:value={reason} />
-              <Button size="field" on:click={() => rotors(axle, wanted!.rotors, reason)}>{texts.confirm}</Button>
-              <Button size="field" kind="ghost" on:click={() => (wanted = null)}>{common.cancel}</Button>
-            </div>
+      {#if axle.included}
+        <div class="seen">
+          {#if here}<AxleSection corners={here.axle.corners} scale={3.2} />{/if}
+          {#if here && !axle.works.some((work) => work.chosen && work.alone)}
+            <ul class="verdicts">
+              {#each new Set(here.rotor.sides.map((side) => side.sentence)) as sentence (sentence)}<li>
+                  {sentence}
+                </li>{/each}
+            </ul>
+          {/if}
+          {#if drawing}{#await import("./ScopePicture.svelte") then { default: ScopePicture }}<ScopePicture
+                {drawing}
+                axle={axle.name}
+              />{/await}{/if}
+        </div>
+      {/if}
+      <div class="chosen">
+        <fieldset disabled={!job.open || job.busy}>
+          <legend class="sr">{say(texts.workOnTheNameAxle, { name: axle.name })}</legend>
+          {#each axle.works.filter((work) => first(axle, work)) as work (work.id)}{@render choice(axle, work)}{/each}
+          {#if axle.works.some((work) => !first(axle, work))}
+            {@const more = axle.works.filter((work) => !first(axle, work))}
+            <details>
+              <summary
+                >{say(axle.works.length === more.length ? texts.addWorkOnIt : texts.countMoreWorks, {
+                  count: more.length,
+                })}</summary
+              >
+              {#each more as work (work.id)}{@render choice(axle, work)}{/each}
+            </details>
           {/if}
         </fieldset>
-        {#if here}
-          <ul class="verdicts">
-            {#each here.rotor.sides as side (side.side)}<li>{side.sentence}</li>{/each}
-          </ul>
+        {#if axle.included && !axle.works.some((work) => work.chosen && work.alone)}
+          <RotorChoice {job} {axle} brakes={here?.axle.brakes} />
         {/if}
-      {/if}
+      </div>
       {#if job.fault(`axles.${axle.id}`) || job.fault(`reasons.${axle.id}`)}<p class="fault" role="alert">
           {job.fault(`axles.${axle.id}`) || job.fault(`reasons.${axle.id}`)}
         </p>{/if}
@@ -176,6 +136,7 @@
   </div>
   <Approaches
     approaches={plan.scope.approaches}
+    folded
     disabled={!job.open || job.busy}
     onchoose={(id, option) => job.act(() => lazyApi.approachJob(job.id, id, option, plan.revision))}
   />
@@ -183,6 +144,26 @@
 <p class="quiet">{texts.bothSidesOfAnAxle}</p>
 
 <style>
+  .axles {
+    display: grid;
+    gap: 1rem;
+    grid-template-columns: repeat(auto-fit, minmax(min(22rem, 100%), 1fr));
+    align-items: start;
+  }
+  /* The only axle of the job: what is there beside what is to be done. */
+  .whole {
+    grid-column: 1 / -1;
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(22rem, 100%), 1fr));
+    gap: 0 2rem;
+    align-items: start;
+  }
+  .whole h2 {
+    grid-column: 1 / -1;
+  }
+  .chosen fieldset:first-child {
+    margin-top: 0;
+  }
   .offers {
     border-left: 6px solid var(--petrol);
   }
@@ -214,10 +195,6 @@
   }
   legend + * {
     clear: both;
-  }
-  .rotors {
-    border-top: 1px solid var(--line);
-    padding-top: 0.6rem;
   }
   .verdicts {
     margin: 0.4rem 0 0;

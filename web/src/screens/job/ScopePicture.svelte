@@ -14,10 +14,12 @@
   const names = $derived((corner?.parts ?? []).filter((part) => off.includes(part.id)).map((part) => part.label));
   const named = $derived([...new Set(names)].map(lowerFirst).join(", "));
   const shown = $derived(showing([], off));
+  // On a desk there is room for it.
+  const wide = matchMedia("(min-width: 60rem)").matches;
 </script>
 
 {#if corner && off.length}
-  <details>
+  <details open={wide}>
     <summary>{texts.whatComesOff} <span class="quiet">{named}</span></summary>
     <BrakePicture
       parts={corner.parts}

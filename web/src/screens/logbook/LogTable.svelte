@@ -58,7 +58,9 @@
           {#each found.slice(0, most) as entry (entry.vehicle + entry.key)}
             <tr class:job={entry.kind === "job"}
               ><td class="day"><a href={entry.href}>{day(entry.date)}</a></td>{#if vehicles}<td>{entry.vehicle}</td
-                >{/if}<td class="number">{entry.odometer}</td><td>{entry.what}</td><td>{entry.note}</td></tr
+                >{/if}<td class="number">{entry.odometer}</td><td class="wide">{entry.what}</td><td class="wide"
+                >{entry.note}</td
+              ></tr
             >
           {/each}
         </tbody>
@@ -96,6 +98,26 @@
     margin-top: 0.75rem;
   }
   @media (max-width: 40rem) {
+    thead {
+      display: none;
+    }
+    tr {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.1rem 1rem;
+      padding: 0.5rem 0;
+      border-top: 1px solid var(--line);
+    }
+    td {
+      padding: 0;
+      border: 0;
+    }
+    td:empty {
+      display: none;
+    }
+    .wide {
+      flex-basis: 100%;
+    }
     .find {
       grid-template-columns: 1fr;
     }

@@ -105,3 +105,9 @@
     <span class="quiet">{texts.newVehicleNote}</span>
   </div>
 </form>
+
+<style>
+  form {
+    max-width: 50rem;
+  }
+</style>

@@ -1,8 +1,6 @@
 <script lang="ts">
   import TextField from "../../parts/controls/TextField.svelte";
-  import * as common from "../../texts/common";
   import * as texts from "../../texts/settings";
-  import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { undo } from "../../parts/undo.svelte";
@@ -22,9 +20,10 @@
   let saved = $state(false);
   const changed = $derived(FIELDS.some(([id]) => typed[id] !== undefined && typed[id] !== money[id]));
 
-  async function save(event: SubmitEvent) {
-    event.preventDefault();
+  /** Saves what was changed, when a field is left. */
+  async function save() {
     saved = false;
+    if (!changed) return;
     const wanted = Object.fromEntries(Object.entries(typed).map(([id, value]) => [id, value.trim()]));
     const before = Object.fromEntries(FIELDS.filter(([id]) => id in wanted).map(([id]) => [id, money[id]]));
     if (!(await form.act(() => lazyApi.chooseMoney(wanted, money.revision)))) return;
@@ -39,7 +38,7 @@
   }
 </script>
 
-<form class="sheet" onsubmit={save} novalidate>
+<form class="sheet" onsubmit={(event) => event.preventDefault()} novalidate>
   <h2>{texts.money}</h2>
   <p class="quiet">{texts.moneyChanges}</p>
   <div class="list">
@@ -51,14 +50,12 @@
         maxlength={8}
         value={typed[id] ?? money[id]}
         oninput={(event) => ((typed[id] = event.currentTarget.value), (saved = false))}
+        onchange={save}
         fault={form.fault(id)}
       />
     {/each}
   </div>
-  <p class="row">
-    <Button type="submit" size="field" disabled={!changed || form.busy}>{common.save}</Button>
-    {#if saved}<span role="status">{texts.saved}</span>{/if}
-  </p>
+  <p role="status">{saved ? texts.saved : ""}</p>
 </form>
 
 <style>
@@ -68,5 +65,9 @@
     gap: 0.75rem 1rem;
     align-items: end;
     margin: 0.75rem 0;
+  }
+  p[role="status"] {
+    min-height: 1.5em;
+    margin: 0;
   }
 </style>

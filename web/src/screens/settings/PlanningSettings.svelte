@@ -1,15 +1,14 @@
 <script lang="ts">
   import SelectField from "../../parts/controls/SelectField.svelte";
   import TextField from "../../parts/controls/TextField.svelte";
-  import * as common from "../../texts/common";
   import * as texts from "../../texts/settings";
   import { say } from "../../texts/say";
-  import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
   import { FormState } from "../../parts/formState.svelte";
+  import { asRead } from "../../format/words";
 
   let { schedule, load }: { schedule: Schemas["ScheduleChosen"]; load: () => Promise<void> } = $props();
   const form = new FormState();
@@ -24,10 +23,10 @@
     tried && wrong(choice) ? say(texts.between, { least: choice.least, most: choice.most }) : form.fault(choice.id);
   let tried = $state(false);
 
-  async function save(event: SubmitEvent) {
-    event.preventDefault();
+  /** Saves what was changed, when a field is left or a choice made. */
+  async function save() {
     [tried, saved] = [true, false];
-    if (schedule.choices.some(wrong)) return;
+    if (!changed.length || schedule.choices.some(wrong)) return;
     const wanted = Object.fromEntries(changed.map((choice) => [choice.id, Number(value(choice))]));
     const before = Object.fromEntries(changed.map((choice) => [choice.id, choice.value]));
     if (!(await form.act(() => lazyApi.schedule(wanted, schedule.revision)))) return;
@@ -42,7 +41,7 @@
   }
 </script>
 
-<form class="sheet" onsubmit={save} novalidate>
+<form class="sheet" onsubmit={(event) => event.preventDefault()} novalidate>
   <h2>{texts.planning}</h2>
   <p class="quiet">{texts.planningChanges}</p>
   <div class="list">
@@ -54,7 +53,7 @@
           value={value(choice)}
           options={choice.options}
           fault={fault(choice)}
-          onchoose={(id) => ((typed[choice.id] = id), (saved = false))}
+          onchoose={(id) => ((typed[choice.id] = id), void save())}
         />
       {:else}
         <TextField
@@ -63,17 +62,16 @@
           inputmode="numeric"
           value={value(choice)}
           oninput={(event) => ((typed[choice.id] = event.currentTarget.value), (saved = false))}
+          onchange={save}
           fault={fault(choice)}
         >
-          {#snippet beside()}<span class="quiet">{say(texts.usual, { usual: choice.usual })}</span>{/snippet}
+          {#snippet beside()}<span class="quiet usual">{say(texts.usual, { usual: asRead(String(choice.usual)) })}</span
+            >{/snippet}
         </TextField>
       {/if}
     {/each}
   </div>
-  <p class="row">
-    <Button type="submit" size="field" disabled={!changed.length || form.busy}>{common.save}</Button>
-    {#if saved}<span role="status">{texts.saved}</span>{/if}
-  </p>
+  <p role="status">{saved ? texts.saved : ""}</p>
 </form>
 
 <style>
@@ -81,5 +79,12 @@
     display: grid;
     gap: 0.75rem;
     margin: 0.75rem 0;
+  }
+  .usual {
+    white-space: nowrap;
+  }
+  p[role="status"] {
+    min-height: 1.5em;
+    margin: 0;
   }
 </style>

@@ -27,12 +27,16 @@
   let said = $state("");
   const newest = $derived(instrument.checks[0]);
   const fault = form.fault;
+  // A scale of 32nds of an inch is as long as so many inches.
+  const in32nds = $derived(instrument.unit === "32nd");
+  const whole = (figure: string | null) =>
+    figure === null ? "?" : in32nds && Number.isFinite(+figure) ? String(+figure / 32) : figure;
   const range = $derived(
     instrument.least || instrument.most
       ? say(texts.leastToMostUnit, {
-          least: instrument.least ?? "?",
-          most: instrument.most ?? "?",
-          unit: instrument.unit,
+          least: whole(instrument.least),
+          most: whole(instrument.most),
+          unit: in32nds ? "in" : instrument.unit,
         })
       : texts.rangeUnknown,
   );
@@ -81,14 +85,17 @@
         instrument.kind,
         range,
         instrument.resolution &&
-          say(texts.resolutionSaid, { resolution: instrument.resolution, unit: instrument.unit }),
+          say(texts.resolutionSaid, {
+            resolution: in32nds ? `${instrument.resolution}/32` : instrument.resolution,
+            unit: in32nds ? "in" : instrument.unit,
+          }),
       )}
     </p>
     <p class="quiet">
       {say(texts.uncertaintyOfTool, {
         said: instrument.uncertainty
           ? `${instrument.uncertainty}\u00a0${instrument.unit}`
-          : say(texts.usualUncertainty, { uncertainty: exactLength(instrument.usual_uncertainty_mm) }),
+          : say(texts.usualUncertainty, { uncertainty: exactLength(instrument.usual_uncertainty_mm, 3) }),
       })}
     </p>
   </div>
