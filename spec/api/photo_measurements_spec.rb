@@ -33,6 +33,8 @@ RSpec.describe "Pads measured in a photo, in the API" do
 
   it "takes the length in inches" do
     expect(ask(:post, "/photo-measurements", { **marks, length: "0.5 in" })).to include("value" => "7.6")
+    # as lengths are shown, with a space that doesn't break
+    expect(ask(:post, "/photo-measurements", { **marks, length: "10\u00a0mm" })).to include("value" => "6.0")
   end
 
   it "says by field what can't be measured" do

@@ -22,7 +22,7 @@ module Graver
 
         # -> [number text, unit]; the given unit is used if the text names none. The number itself is not checked.
         def split(text, unit)
-          text = text.to_s.scrub("?").strip
+          text = text.to_s.scrub("?").gsub(/[[:space:]]/, " ").strip
           return text, unit if Rational(text.tr(",", "."), exception: false)
 
           match = SPLIT.match(text) or return text, unit

@@ -14,7 +14,8 @@ module Graver
           "rotor" => ["rotor"],
           "drum" => ["drum"]
         }.freeze
-        DIGITS = { "pad" => 1 }.freeze
+        # As what its thickness or width is said.
+        FIGURES = { "pad" => "pad_mm", "rotor" => "rotor_now_mm", "drum" => "drum_mm" }.freeze
         # label, value: in words
         Line = Core::Value.define(:label, :value)
 
@@ -38,8 +39,8 @@ module Graver
           mm, day = part == "drum" ? widest : thinnest(part, *(at && @record.pads[at]))
           return [] unless mm
 
-          value = Message.of("drawn.read", mm: mm.round(DIGITS.fetch(part, 2)), day:)
-          [Line.new(label: Message.of("drawn.last_reading"), value:)]
+          length = @record.wording.fill("{#{FIGURES.fetch(part)}} mm", { FIGURES.fetch(part) => mm })
+          [Line.new(label: Message.of("drawn.last_reading"), value: Message.of("drawn.read", length:, day:))]
         end
 
         def thinnest(part, *pad)

@@ -155,6 +155,9 @@
 
 <style>
   .measure {
+    position: relative;
+    z-index: 2;
+    background: var(--sheet);
     border: 1px solid var(--line);
     padding: 0.75rem;
     margin: 0.5rem 0;
