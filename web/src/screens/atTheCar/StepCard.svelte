@@ -17,6 +17,7 @@
   import StepReads from "./StepReads.svelte";
   import Timer from "./Timer.svelte";
   import TorqueFigure from "./TorqueFigure.svelte";
+  import ReadAloud from "./ReadAloud.svelte";
   import ScanToolAction from "./ScanToolAction.svelte";
   import type { Course } from "./jobWalkthrough.svelte";
 
@@ -65,6 +66,7 @@
       {/each}
     {/each}
   </div>
+  <ReadAloud {stepGroup} />
   {#if job.open}
     {#each stepGroup.steps.filter((step) => step.reads.length) as step (step.key)}<StepReads
         reads={course.reads(step)}

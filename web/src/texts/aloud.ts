@@ -1,0 +1,11 @@
+import { english } from "./english";
+
+export const read = "Read aloud";
+export const everyStep = "Read every step";
+export const newtonMetres = english("newton <metres|meters>");
+export const poundFeet = "pound-feet";
+export const poundInches = "pound-inches";
+export const severities: Record<string, string> = { danger: "Danger.", warning: "Warning.", notice: "Notice." };
+export const noTorque = "{label}: no torque on file.";
+export const torque = "{label}: {value} {unit}";
+export const thenAngle = ", then {degrees} degrees";
