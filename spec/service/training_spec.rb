@@ -35,6 +35,16 @@ RSpec.describe Graver::Service::Training::Drills do
     end
   end
 
+  it "asks about rotors and pads in the household's units" do
+    said =
+      Graver::Say::Spoken.in("us", { "pad" => "in", "rotor" => "in" }) do
+        %w[rotor lip uneven].map { |kind| drilled(kind, 3).question.text.to_s }
+      end
+    expect(said).to all(match(/\d\.\d+\p{Space}in\b/))
+    expect(said.join).not_to match(/\d\p{Space}mm/)
+    expect(drilled("rotor", 3).question.text.to_s).to match(/\d\.\d\d\p{Space}mm/)
+  end
+
   it "reads a micrometer by its pitch: sleeve in halves, thimble in hundredths" do
     seeds.each do |seed|
       picture = drilled("micrometer", seed).question.picture

@@ -22,6 +22,8 @@ module Graver
         "mm" => ->(value, _) { Lengths.exact(value) },
         "bare_mm" => ->(value, _) { Lengths.bare(value) },
         "pad_limit_mm" => ->(value, _) { Lengths.call(value, "pad", bound: true) },
+        "pad_mm" => ->(value, _) { Lengths.call(value, "pad") },
+        "rotor_mm" => ->(value, _) { Lengths.call(value, "rotor", digits: 2) },
         "fine_mm" => ->(value, _) { Lengths.call(value, "rotor", digits: 3) },
         "ml" => ->(value, _) { Formats.volume(value) },
         "temperature" => ->(value, _) { Formats.temperature(value) },

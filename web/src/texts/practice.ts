@@ -14,7 +14,6 @@ export const answers = "Answers";
 export const place = "place {at}";
 export const noPlace = "no place yet";
 export const check = "Check";
-export const mm = "mm";
 export const aMicrometer = "Micrometer sleeve and thimble";
 export const aVernier = "Rule and slide of a vernier caliper";
 export const aDialGauge = "A dial indicator, its needle at the lowest and the highest point";

@@ -13,7 +13,7 @@ module Graver
         # -> Question
         def question
           asking(
-            say("drills.lip", discard: mm(@discard)),
+            say("drills.lip", discard: @discard),
             "choice",
             choices:,
             picture: {
@@ -28,14 +28,7 @@ module Graver
         def mark(answer)
           given = chosen(answer, choices)
           right = letter("inside")
-          because =
-            say(
-              "drills.lip_because",
-              lip: mm(@new),
-              inside: mm(inside),
-              discard: mm(@discard),
-              verdict: verdict(inside)
-            )
+          because = say("drills.lip_because", lip: @new, inside: inside, discard: @discard, verdict: verdict(inside))
           marking(given[:id] == right, right.upcase, because, slip(given[:id]))
         end
 
@@ -52,7 +45,6 @@ module Graver
         def letter(place) = ("a".."d").to_a[@letters.index(place)]
         def places = @letters.map { |place| { id: letter(place), from_edge_mm: PLACES[place] } }
         def choices = ("a".."d").map { |id| { id:, label: id.upcase } }
-        def mm(value) = format("%.1f mm", value)
 
         def verdict(thickness_mm)
           outcome =

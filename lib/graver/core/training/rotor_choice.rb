@@ -15,7 +15,7 @@ module Graver
 
         # -> Question
         def question
-          tokens = { reading: mm(@reading), discard: mm(@discard), machine: mm(@discard + MACHINE_TO_MM) }
+          tokens = { reading: @reading, good: SD_MM, discard: @discard, machine: @discard + MACHINE_TO_MM }
           asking(say(@grooved ? "drills.rotor_grooved" : "drills.rotor", **tokens), "choice", choices:)
         end
 
@@ -33,7 +33,6 @@ module Graver
           @reading = (@discard + (above / 100.0)).round(2)
         end
 
-        def mm(value) = format("%.2f mm", value)
         def choices = OUTCOMES.map { |id| { id:, label: label(id) } }
         def label(id) = say("drills.rotor_#{id}")
 
@@ -66,15 +65,10 @@ module Graver
         def outcome = plan.outcome
 
         def because
-          tokens = {
-            reading: mm(@reading),
-            discard: mm(@discard),
-            error: mm(verdict.error_mm),
-            cut: mm(@rules.fetch(:cut_mm))
-          }
+          tokens = { reading: @reading, discard: @discard, error: verdict.error_mm, cut: @rules.fetch(:cut_mm) }
           left = plan.cut_left_mm
           if @grooved && left
-            return say(left.negative? ? "drills.rotor_no_cut" : "drills.rotor_cut", **tokens, left: mm(left.abs))
+            return say(left.negative? ? "drills.rotor_no_cut" : "drills.rotor_cut", **tokens, left: left.abs)
           end
 
           say("drills.rotor_because_#{outcome}", **tokens)

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import * as texts from "../../texts/practice";
+  import { thickness } from "../../format/lengths";
   import { upperFirst } from "../../format/words";
   import type { Schemas } from "../../api/client";
   import DialPicture from "./DialPicture.svelte";
@@ -33,7 +33,7 @@
         <tr>
           <th scope="row">{upperFirst(side)}</th>
           {#each picture.pads.filter((pad) => pad.side === side) as pad (pad.pad)}<td class="number"
-              >{pad.mm.toFixed(1)} {texts.mm}</td
+              >{thickness(pad.mm, "pad")}</td
             >{/each}
         </tr>
       {/each}
