@@ -29,6 +29,7 @@ RSpec.describe "Archives in the API" do
     know(front, ["rotor.retention", "nothing", nil])
     send_bytes("/jobs/#{job["id"]}/photos?step=front.left.judge", Camera.photo, "image/jpeg")
     context.store.preferences.set("phone_access", { "passphrase" => "digest", "wanted" => true })
+    context.store.preferences.set("calendar_feed", { "token" => "old" })
     now = { at: "2026-05-16T08:00:00Z", until_at: "2027-01-01T00:00:00Z" }
     context.store.sessions.add("0" * 64, device: "Phone", **now)
   end
@@ -48,20 +49,23 @@ RSpec.describe "Archives in the API" do
       other = Graver::Storage::Store.open("#{empty}/new/house.sqlite3")
       expect(other.vehicles.all.map(&:name)).to eq(["Juniper"])
       expect(Camera.corners(other.pictures.read(other.photos.find(1).digest))).to eq(%i[red blue blue red])
+      expect(other.preferences.all.keys & %w[phone_access calendar_feed]).to eq([])
       expect([other.preferences.all["phone_access"], other.sessions.all(at: "2026-06-01")]).to eq([nil, []])
       other.close
     end
   end
 
-  it "keeps today's passphrase and devices when a copy of before is restored" do
+  it "keeps today's passphrase, devices and calendar address when a copy of before is restored" do
     names_before = ask(:post, "/backups")["backups"].first["name"]
     daily = context.store.backups.make("daily").name
     context.store.sessions.close_all(at: "2026-05-16T09:00:00Z")
     context.store.preferences.set("phone_access", { "passphrase" => "new", "wanted" => true })
+    context.store.preferences.set("calendar_feed", { "token" => "new" })
     [names_before, daily].each do |name|
       ask(:post, "/backups/#{name}/restore")
       expect(status).to eq(200)
       expect(context.store.preferences.all["phone_access"]).to include("passphrase" => "new")
+      expect(context.store.preferences.all["calendar_feed"]).to eq("token" => "new")
       expect(context.store.sessions.all(at: "2026-05-17T00:00:00Z")).to be_empty
     end
   end
@@ -75,6 +79,7 @@ RSpec.describe "Archives in the API" do
     expect([again.sessions.all(at: "2026-05-17"), again.preferences.all["phone_access"]["passphrase"]]).to eq(
       [[], "digest"]
     )
+    expect(again.preferences.all).not_to include("calendar_feed")
     again.close
   end
 

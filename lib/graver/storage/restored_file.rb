@@ -4,7 +4,8 @@ module Graver
   module Storage
     # Makes a copy of a backup ready to become the household's file.
     class RestoredFile
-      ACCESS = "phone_access"
+      FEED = "calendar_feed"
+      ACCESS = ["phone_access", FEED].freeze
       SIGN_INS = %i[sessions pairings].freeze
 
       # path: the copy, which changes; present: path of the household's file, or nil where it cannot be read
@@ -37,16 +38,17 @@ module Graver
 
       private
 
-      # A passphrase or a device that was ended since must not come back; without the present nobody knows which.
+      # A passphrase, a device or a calendar's address that was ended since must not come back; without the present
+      # nobody knows which.
       def keep_access
         SIGN_INS.each do |table|
           @database[table].delete
           of_present(table).each { |row| @database[table].insert(row) }
         end
-        return unless @present
-
-        @database[:preferences].where(key: ACCESS).delete
-        of_present(:preferences).select { |row| row[:key] == ACCESS }.each { |row| @database[:preferences].insert(row) }
+        @database[:preferences].where(key: @present ? ACCESS : FEED).delete
+        of_present(:preferences)
+          .select { |row| ACCESS.include?(row[:key]) }
+          .each { |row| @database[:preferences].insert(row) }
       end
 
       # Answers cached before must not be taken for answers to what is there then: the revisions go on rising.
