@@ -28,6 +28,8 @@ type Relation = { axis: Vector; side: number } | { around: 1 | 2 } | null;
 /** Bodies at their places. What they are to each other is found once, however often they are turned. */
 export class Arrangement {
   #known: (Relation | undefined)[];
+  /** The order of the last full sort, and where it was looked at from. */
+  last: { towards: Vector; rank: Map<number, number> } | null = null;
 
   constructor(readonly placed: Placed[]) {
     this.#known = new Array<Relation | undefined>(placed.length ** 2);
@@ -48,13 +50,24 @@ function relationOf(one: Placed, two: Placed): Relation {
   return around(two, one) ? { around: 2 } : null;
 }
 
-/** Bodies one behind the other, the furthest first. Where a plane parts two, the viewer's side of it is in front. */
-export function paint(arranged: Arrangement, seen: Camera): Item[] {
-  return sorted(
-    arranged.placed.flatMap((each, index) => items(each, index, seen)),
-    arranged,
-    seen,
-  );
+/** So little a turn changes next to nothing of the order. */
+const NEARLY = Math.cos((7 * Math.PI) / 180);
+const rankKey = (item: Item): number => item.index * 2 + (item.inner ? 1 : 0);
+
+/**
+ * Bodies one behind the other, the furthest first. Where a plane parts two, the viewer's side of it is in front.
+ * rough: in the order of the last view, if it was nearly this one.
+ */
+export function paint(arranged: Arrangement, seen: Camera, rough = false): Item[] {
+  const all = arranged.placed.flatMap((each, index) => items(each, index, seen));
+  const { last } = arranged;
+  if (rough && last && dot(last.towards, seen.towards) > NEARLY) {
+    const rank = (item: Item) => last.rank.get(rankKey(item)) ?? 0;
+    return all.sort((one, two) => rank(one) - rank(two));
+  }
+  const done = sorted(all, arranged, seen);
+  arranged.last = { towards: seen.towards, rank: new Map(done.map((item, at) => [rankKey(item), at])) };
+  return done;
 }
 
 function items(placed: Placed, index: number, seen: Camera): Item[] {

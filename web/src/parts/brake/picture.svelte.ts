@@ -105,7 +105,7 @@ export class Picture {
   drawn = (id: string): boolean => !this.#shown.hidden.includes(id);
 
   readonly #arranged = $derived.by(() => new Arrangement(this.#scene.placed(this.off, this.drawn)));
-  readonly items: Item[] = $derived.by(() => paint(this.#arranged, this.camera));
+  readonly items: Item[] = $derived.by(() => paint(this.#arranged, this.camera, this.coarse));
 
   /** From mm on the picture to px of its box: what is drawn fills what the labels leave. */
   readonly #fit = $derived.by(() => {
