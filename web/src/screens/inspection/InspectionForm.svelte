@@ -3,7 +3,6 @@
   import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/inspection";
-  import { say } from "../../texts/say";
   import { flushSync } from "svelte";
   import { Button, InlineNotification } from "carbon-components-svelte";
   import { push, router } from "svelte-spa-router";
@@ -12,6 +11,7 @@
   import ReadingInput from "./ReadingInput.svelte";
   import SaveBar from "./SaveBar.svelte";
   import TwoVersions from "./TwoVersions.svelte";
+  import InspectionHead from "./InspectionHead.svelte";
   import InspectionOrder from "./InspectionOrder.svelte";
   import InspectionTop from "./InspectionTop.svelte";
   import VehiclePart from "./VehiclePart.svelte";
@@ -19,8 +19,7 @@
   import WheelAsks from "./WheelAsks.svelte";
   import WheelMarks from "./WheelMarks.svelte";
   import WheelStrip from "./WheelStrip.svelte";
-  import { upperFirst } from "../../format/words";
-  import { InspectionForm } from "./inspectionForm.svelte";
+  import { InspectionForm, type Place } from "./inspectionForm.svelte";
 
   let { params }: { params: { id: string } } = $props();
   $effect(() => currentPage.at({ vehicle: Number(params.id) }, "check"));
@@ -33,9 +32,7 @@
   $effect(() => {
     const mine = form;
     at = 0;
-    mine
-      .load()
-      .then(() => setTimeout(() => document.getElementById(mine.content?.odometer ? "" : "odometer")?.focus()));
+    void mine.load().then(() => setTimeout(() => resume(mine)));
     const wide = window.matchMedia("(max-width: 46rem)");
     const measure = () => (narrow = wide.matches);
     measure();
@@ -45,6 +42,18 @@
       mine.draft.flush();
     };
   });
+
+  /** Nothing stands there yet, or what does can't be read. */
+  const isOpen = (place: Place) => !form.isFilled(place) || !!form.faultAt(place);
+
+  /** Where it was left: at the odometer, else at the first reading that is missing. A phone shows one at a time. */
+  function resume(mine: InspectionForm) {
+    if (!mine.content) return;
+    if (!mine.draft.state) mine.content.large = matchMedia("(max-width: 30rem)").matches;
+    if (!mine.content.odometer) return focus("odometer");
+    const next = mine.wheels.findIndex((each) => each.positions.some(isOpen));
+    if (next >= 0) pick(next);
+  }
 
   const wheel = $derived(form.wheels[at] ?? null);
   const corners = $derived(
@@ -89,7 +98,7 @@
     at = index;
     const places = form.wheels[index]?.positions ?? [];
     // where nothing stands yet, so that what was left out is found again
-    active = (places.find((place) => !form.isFilled(place)) ?? places[0])?.id ?? null;
+    active = (places.find(isOpen) ?? places[0])?.id ?? null;
     focus(active ? `value-${active}` : "save");
   }
 
@@ -121,23 +130,7 @@
 
 {#if form.error}<Problem error={form.error} />{/if}
 {#if form.sheet && form.content}
-  {@const vehicle = form.sheet.vehicle}
-  <div class="head row spread">
-    <div>
-      <h1>
-        {axle
-          ? say(texts.axleNameInspection, { axleName: upperFirst(form.wheels[0]?.axle_name ?? "") })
-          : texts.inspection}
-      </h1>
-    </div>
-    <div class="row">
-      <p class="quiet" role="status">
-        {#if form.draft.state === "kept"}{texts.savedAsYouType}{:else if form.draft.state === "keeping"}{texts.saving}{:else if form.draft.state === "not kept"}{texts.notSavedYetTheServer}{/if}
-      </p>
-      {#if axle}<a href="#/vehicles/{vehicle.id}/inspection">{texts.allWheels}</a>{/if}
-      <PlainButton pressed={large} onclick={toggleLarge}>{texts.oneAtATime}</PlainButton>
-    </div>
-  </div>
+  <InspectionHead {form} {axle} {large} {toggleLarge} />
   {#if form.draft.state === "elsewhere"}
     <TwoVersions {form} />
   {/if}
@@ -211,9 +204,6 @@
 {/if}
 
 <style>
-  .head {
-    margin-bottom: 0.75rem;
-  }
   .round {
     display: grid;
     grid-template-columns: minmax(0, 22rem) minmax(0, 1fr);
@@ -238,9 +228,10 @@
     .round.large {
       grid-template-columns: 1fr;
     }
+    /* The reading comes first; the drawing follows it. */
     .drawing {
-      top: 0;
-      z-index: 1;
+      position: static;
+      order: 1;
     }
   }
 </style>

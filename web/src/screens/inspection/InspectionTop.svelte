@@ -5,7 +5,7 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/inspection";
   import { say } from "../../texts/say";
-  import { day } from "../../format/words";
+  import { asRead, day } from "../../format/words";
   import ReaderOffer from "./ReaderOffer.svelte";
   import type { InspectionForm } from "./inspectionForm.svelte";
 
@@ -74,7 +74,7 @@
   </p>
 {:else if !content.odometer}<p class="quiet">
     {say(texts.lastOdometer, {
-      odometerValue: sheet.last.odometer_value,
+      odometerValue: asRead(sheet.last.odometer_value),
       odometerUnit: sheet.last.odometer_unit,
       day: day(sheet.last.date),
     })}

@@ -3,13 +3,13 @@
   import { currentPage } from "../../parts/currentPage.svelte";
   import * as texts from "../../texts/firstThings";
   import { say } from "../../texts/say";
-  import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import { lazyApi } from "../../api/lazyApi";
   import Fault from "../../parts/Fault.svelte";
   import Problem from "../../parts/Problem.svelte";
   import { FormState } from "../../parts/formState.svelte";
   import { Loader } from "../../parts/loader.svelte";
+  import { focusOn } from "../../parts/focus";
   import { upperFirst } from "../../format/words";
   import CaliperSketch from "./CaliperSketch.svelte";
 
@@ -40,6 +40,10 @@
   <div class="stack">
     <h1>{texts.title}</h1>
     <p class="quiet">{texts.tapWhatYouSee}</p>
+    <div class="row">
+      <a class="main-action" href="#/vehicles/{id}/inspection" use:focusOn={true}>{texts.startTheCheck}</a>
+      <a href="#/vehicles/{id}">{texts.later}</a>
+    </div>
     <Fault text={form.first} />
     {#each loaded.value as data (data.axle.id)}
       <section class="sheet" aria-label={say(texts.axle, { name: data.axle.name })}>
@@ -64,10 +68,6 @@
         {/each}
       </section>
     {/each}
-    <div class="row">
-      <Button href="#/vehicles/{id}/inspection">{texts.startTheCheck}</Button>
-      <a href="#/vehicles/{id}">{texts.later}</a>
-    </div>
   </div>
 {:else if loaded.loading}
   <Skeleton />
