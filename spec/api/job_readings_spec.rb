@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "pdf-reader"
 require_relative "../support/job_helper"
 
 RSpec.describe "Readings in the middle of a job in the API" do
@@ -36,6 +37,17 @@ RSpec.describe "Readings in the middle of a job in the API" do
     # and is calculated at once
     corners = ask(:get, home)["axles"].first["corners"]
     expect(corners.first["pads"].first["now_mm"]).to be_within(0.3).of(4.2)
+  end
+
+  # pdf-reader, an independent reader of the format
+  it "is printed in its row of the sheet, beside rows that wait for theirs" do
+    measure("front.left.pads_out", odometer: km, readings: [old_pad("4.2"), old_pad("6.8", "outer")])
+    get "/api/v1#{address("/sheet.pdf")}"
+    pages = PDF::Reader.new(StringIO.new(last_response.body)).pages.map(&:text)
+    expect(pages.join("\n")).to match(/Front left inner pad\p{Space}+4\.2\p{Space}mm/).and match(
+            /Front left outer pad\p{Space}+6\.8\p{Space}mm/
+          ).and match(/Front right inner pad *$/)
+    expect(pages.map { |page| page.strip.lines.length }).to all(be > 10)
   end
 
   it "goes on after another inspection of the day, at the odometer that is given or else the highest" do

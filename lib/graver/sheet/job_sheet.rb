@@ -50,7 +50,7 @@ module Graver
         fluid
         lists
         torque
-        readings
+        ReadingsTable.new(@paper, @job).draw
         BrakePages.new(@paper, @drawings, @made).draw
         steps
         @paper.foot(Say::Texts.t("sheet.foot"))
@@ -265,36 +265,6 @@ module Graver
           .torques(line)
           .map { |figure, unit| Say::Formats.with_unit(format("%g", figure), unit) }
           .join(", ") + angle
-      end
-
-      # Room for the day's readings: old and new pads, both rotors, the odometer.
-      def readings
-        @paper.heading(Say::Texts.t("sheet.readings"), room: 150)
-        @paper.say Say::Texts.t("sheet.blanks", unit: @job[:vehicle][:distance_unit]), size: 10
-        @paper.say Say::Texts.t("sheet.remarks"), size: 8, colour: Paper::QUIET
-        units = %w[pad rotor].map { |kind| Say::Lengths.unit(kind) }.uniq
-        unit = units.one? ? " (#{units.first})" : ""
-        rows =
-          @job[:axles].flat_map do |axle|
-            axle[:axle][:corners].flat_map { |corner| corner_rows(axle[:axle][:name], corner) }
-          end
-        @paper.table(
-          [["", "Old#{unit}", "New#{unit}", "Remarks"], *rows],
-          widths: {
-            0 => 150,
-            1 => 90,
-            2 => 90
-          },
-          size: 10
-        )
-      end
-
-      def corner_rows(axle, corner)
-        where = { axle: axle.capitalize, side: corner[:side] }
-        named = corner[:pads].map { |pad| [corner[:drum] ? "sheet.shoe" : "sheet.pad", { pad: pad[:label] }] }
-        [*named, [corner[:drum] ? "sheet.drum" : "sheet.rotor", {}]].map do |name, pad|
-          [Say::Texts.t(name, **where, **pad), "", "", ""]
-        end
       end
     end
   end

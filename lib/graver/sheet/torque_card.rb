@@ -9,6 +9,9 @@ module Graver
       FIGURE = 54
       NUT = 8
       LEAST_SIZE = 8
+      # Few rows are set larger.
+      LARGEST = 1.4
+      STAR = 80
       # [which unit, text, points from the left, points down, [width, height], size, style] of the large figures; the
       # unit the owner entered comes first
       FIGURES = [
@@ -26,9 +29,9 @@ module Graver
 
       # lines: torque lines as the API has them; room: points there are for all of them
       def draw(lines, several:, room:)
-        @scale = [room / lines.length / HEIGHT, 1.0].min
+        @scale = [room / lines.length / HEIGHT, LARGEST].min
         # Figures stand in one column, whether there is a star beside them or not.
-        @left = @paper.width - 290 - (lines.any? { |line| line[:star] } ? 80 : 0)
+        @left = @paper.width - 290 - (lines.any? { |line| line[:star] } ? [at(STAR), STAR].max : 0)
         lines.each { |line| row(line, several) }
       end
 
@@ -40,7 +43,7 @@ module Graver
         top = @pdf.cursor
         name(line, several, top, @left)
         figures(line, top, @left)
-        draw_star(line[:star], [@paper.width - 36, top - at(42)]) if line[:star]
+        draw_star(line[:star], [@paper.width - at(40), top - at(42)]) if line[:star]
         @pdf.move_cursor_to top - at(HEIGHT) + 6
         @pdf.stroke_horizontal_line 0, @paper.width
         @pdf.move_down 6

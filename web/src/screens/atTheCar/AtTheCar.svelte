@@ -118,7 +118,7 @@
             {/if}
             {#if course.next}<p class="next">
                 {texts.next} <strong>{inShort(course.next.steps[0]!.text)}</strong>
-              </p>{:else}<p class="next"><a href="#/jobs/{id}/steps">{texts.lastStepFinish}</a></p>{/if}
+              </p>{:else}<p class="next"><a class="main-action" href="#/jobs/{id}/steps">{texts.lastStepFinish}</a></p>{/if}
           {/if}
         </div>
       </div>
