@@ -71,7 +71,7 @@ RSpec.describe Graver::API::App do
           Try
           Undo
           Upload
-        ] + %w[Withdraw Save]
+        ] + %w[Withdraw Save Measure]
     operations.each_value do |operation|
       expect(verbs).to include(operation["summary"].split.first)
       expect(operation["description"]).to match(/\A[A-Z][^\n]{15,}\.\z/)

@@ -100,10 +100,12 @@ RSpec.describe "The demo household through the API", :demo do
     log = ask(:get, "/vehicles/#{card["id"]}")["log"]
     expect(log.map { |entry| entry["date"] }).to eq(log.map { |entry| entry["date"] }.sort.reverse)
     expect(log.map { |entry| entry["what"] }).to include(
-      "4 front pads measured; 2 front rotors measured; 15 marks",
+      a_string_matching(
+        /\A4 front pads measured, thinnest 3\.9.mm \(left inner\); 2 front rotors measured, .*; 15 marks\z/
+      ),
       "new front pads fitted; new front rotors fitted",
       "fluid renewed",
-      "2 rear pads measured"
+      "2 rear pads measured, thinnest 8.0 mm (left outer)"
     )
   end
 

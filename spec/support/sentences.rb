@@ -214,7 +214,8 @@ class Sentences
     case type
     when "date", "near"
       Date.new(2026, 12, 2)
-    when "number", "signed", "distance", "mm", "bare_mm", "pad_limit_mm", "fine_mm", "ml", "temperature"
+    when "number", "signed", "distance", "mm", "bare_mm", "pad_limit_mm", "pad_mm", "rotor_mm", "fine_mm", "ml",
+         "temperature"
       found = PATTERNS.find { |pattern, _| name.match?(pattern) }&.last
       found.is_a?(Numeric) ? found : 2
     when "list", "all", "semicolons"

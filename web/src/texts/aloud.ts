@@ -7,5 +7,5 @@ export const poundFeet = "pound-feet";
 export const poundInches = "pound-inches";
 export const severities: Record<string, string> = { danger: "Danger.", warning: "Warning.", notice: "Notice." };
 export const noTorque = "{label}: no torque on file.";
-export const torque = "{label}: {value} {unit}";
-export const thenAngle = ", then {degrees} degrees";
+export const torque = "{label}: {value} {spoken}";
+export const torqueAngle = "{label}: {value} {spoken}, then {degrees} degrees";

@@ -9,6 +9,8 @@ export interface Face {
   normal: Vector;
   /** The wall of a hole. */
   inner: boolean;
+  /** Is it seen from where it is looked at? Set anew for each view. */
+  seen: boolean;
 }
 /** A solid as corners and faces, at its place on the brake. */
 export interface Body {
@@ -17,8 +19,8 @@ export interface Body {
   solid: Solid;
   vertices: Vector[];
   faces: Face[];
-  /** Pairs of vertices where faces meet, with those faces. */
-  edges: [one: number, two: number, first: Face, second: Face | null][];
+  /** Pairs of vertices where faces meet, with those faces. An edge of one face alone is a seam, and not among them. */
+  edges: { one: number; two: number; first: Face; second: Face; sharp: boolean }[];
   outline: Point[];
   /** Its extent across its axis. */
   size: number;
@@ -33,6 +35,8 @@ type Axis = Solid["axis"];
 
 const ACROSS: Record<Axis, [number, number]> = { x: [1, 2], y: [0, 2], z: [0, 1] };
 export const ALONG: Record<Axis, number> = { x: 0, y: 1, z: 2 };
+/** Across its axis, in mm: two fingers wide. */
+export const SMALL = 70;
 /** Lengths below this, in mm, are touching. */
 export const TOUCHING = 0.6;
 /** Directions across which bodies may be apart: along the axle, and every 22.5° round it. */
@@ -83,6 +87,7 @@ export function bodyOf(part: string, stuff: string, solid: Solid, ends: [boolean
         hole: hole && hole.map((_, at) => 2 * rim + end * hole.length + at),
         normal,
         inner: false,
+        seen: false,
       };
     });
   faces.push(...walls(solid, vertices, middle, 0, rim, solid.seams, false));
@@ -126,22 +131,27 @@ function walls(
       const normal: [number, number, number] = [0, 0, 0];
       normal[ACROSS[solid.axis][0]] = out[0] * by;
       normal[ACROSS[solid.axis][1]] = out[1] * by;
-      return { points: [one, two, two + count, one + count], hole: null, normal, inner };
+      return { points: [one, two, two + count, one + count], hole: null, normal, inner, seen: false };
     });
 }
 
+/** An edge between faces that meet at less than this is round. */
+const CREASE = Math.cos((36 * Math.PI) / 180);
+
 function edgesOf(faces: Face[]): Body["edges"] {
-  const found = new Map<string, Body["edges"][number]>();
+  const found = new Map<string, { one: number; two: number; first: Face; second: Face | null }>();
   for (const face of faces)
     for (const loop of face.hole ? [face.points, face.hole] : [face.points])
       loop.forEach((one, at) => {
         const two = loop[(at + 1) % loop.length]!;
         const key = one < two ? `${one} ${two}` : `${two} ${one}`;
         const known = found.get(key);
-        if (known) known[3] = face;
-        else found.set(key, [one, two, face, null]);
+        if (known) known.second = face;
+        else found.set(key, { one, two, first: face, second: null });
       });
-  return [...found.values()];
+  return [...found.values()].flatMap(({ second, ...edge }) =>
+    second ? [{ ...edge, second, sharp: dot(edge.first.normal, second.normal) < CREASE }] : [],
+  );
 }
 
 /** A body cut across its axis where something goes through its hole, or it through another's. */

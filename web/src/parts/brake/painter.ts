@@ -1,4 +1,4 @@
-import { AXES, TOUCHING, dot, plus, type Body, type Face, type Point, type Vector } from "./body";
+import { AXES, SMALL, TOUCHING, dot, plus, type Body, type Point, type Vector } from "./body";
 import { flat, light, type Camera } from "./camera";
 import { around, type Placed } from "./scene";
 
@@ -14,8 +14,6 @@ export interface Item {
   depth: number;
 }
 
-/** An edge between faces that meet at less than this is round. */
-const CREASE = Math.cos((36 * Math.PI) / 180);
 /** Of a body with more sides, the planes along its faces are not tried. */
 const MOST_FACES = 8;
 
@@ -59,7 +57,7 @@ const rankKey = (item: Item): number => item.index * 2 + (item.inner ? 1 : 0);
  * rough: in the order of the last view, if it was nearly this one.
  */
 export function paint(arranged: Arrangement, seen: Camera, rough = false): Item[] {
-  const all = arranged.placed.flatMap((each, index) => items(each, index, seen));
+  const all = arranged.placed.flatMap((each, index) => items(each, index, seen, rough));
   const { last } = arranged;
   if (rough && last && dot(last.towards, seen.towards) > NEARLY) {
     const rank = (item: Item) => last.rank.get(rankKey(item)) ?? 0;
@@ -70,36 +68,52 @@ export function paint(arranged: Arrangement, seen: Camera, rough = false): Item[
   return done;
 }
 
-function items(placed: Placed, index: number, seen: Camera): Item[] {
+/** rough: without the edges of small bodies. */
+function items(placed: Placed, index: number, seen: Camera, rough: boolean): Item[] {
   const { body, by } = placed;
   const spots = body.vertices.map((vertex) => flat(seen, plus(vertex, by)));
-  const visible = new Map(body.faces.map((face) => [face, dot(face.normal, seen.towards) > 1e-9]));
+  for (const face of body.faces) face.seen = dot(face.normal, seen.towards) > 1e-9;
   const depth = dot(plus(body.centre, by), seen.towards);
+  const plain = rough && body.size < SMALL;
   return [true, false].flatMap((inner) => {
-    const faces = body.faces.filter((face) => face.inner === inner && visible.get(face));
+    const faces = body.faces.filter((face) => face.inner === inner && face.seen);
     if (!faces.length) return [];
     const drawn = faces.map((face) => ({
       points: face.points.map((at) => spots[at]!),
       hole: face.hole && face.hole.map((at) => spots[at]!),
       light: light(seen, face.normal),
     }));
-    const all = drawn.flatMap((face) => face.points);
-    const [xs, ys] = [all.map((point) => point[0]), all.map((point) => point[1])];
-    const lines = body.edges
-      .filter(([, , first, second]) => isDrawn(first, second, inner, visible))
-      .map(([one, two]): [Point, Point] => [spots[one]!, spots[two]!]);
-    const box: Item["box"] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-    return [{ placed, index, inner, faces: drawn, lines, box, depth }];
+    const lines = plain ? [] : body.edges.filter((edge) => isDrawn(edge, inner));
+    return [
+      {
+        placed,
+        index,
+        inner,
+        faces: drawn,
+        lines: lines.map(({ one, two }): [Point, Point] => [spots[one]!, spots[two]!]),
+        box: boxOf(drawn),
+        depth,
+      },
+    ];
   });
 }
 
-/** Outlines, and edges where faces meet sharply; a hole's rim with the end it is in. An edge of one face alone is a seam. */
-function isDrawn(first: Face, second: Face | null, inner: boolean, visible: Map<Face, boolean>): boolean {
-  if (!second) return false;
-  if (first.inner !== second.inner) return !inner && !!visible.get(first.inner ? second : first);
-  if (first.inner !== inner) return false;
-  const [one, two] = [visible.get(first), visible.get(second)];
-  return one !== two || (!!one && dot(first.normal, second.normal) < CREASE);
+function boxOf(faces: Item["faces"]): Item["box"] {
+  const box: [number, number, number, number] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const { points } of faces)
+    for (const [x, y] of points) {
+      if (x < box[0]) box[0] = x;
+      if (x > box[1]) box[1] = x;
+      if (y < box[2]) box[2] = y;
+      if (y > box[3]) box[3] = y;
+    }
+  return box;
+}
+
+/** Outlines, and edges where faces meet sharply; a hole's rim with the end it is in. */
+function isDrawn({ first, second, sharp }: Body["edges"][number], inner: boolean): boolean {
+  if (first.inner !== second.inner) return !inner && (first.inner ? second : first).seen;
+  return first.inner === inner && (first.seen !== second.seen || (first.seen && sharp));
 }
 
 function sorted(all: Item[], arranged: Arrangement, seen: Camera): Item[] {

@@ -1,4 +1,4 @@
-import { dot, type Point, type Vector } from "./body";
+import { SMALL, dot, type Point, type Vector } from "./body";
 import { painted } from "./colours";
 import { camera, flat, TILT, TURN, type Camera } from "./camera";
 import { Arrangement, paint, visibleShare, type Item } from "./painter";
@@ -42,8 +42,6 @@ const STEPS = 40;
 const STILL_MS = 180;
 /** How long a part stays at its place before it jumps. */
 const JUMP_MS = 900;
-/** Across its axis, in mm: two fingers wide. */
-const SMALL = 70;
 /** Of a picture, in px. */
 const TALLEST = 430;
 

@@ -118,7 +118,9 @@
             {/if}
             {#if course.next}<p class="next">
                 {texts.next} <strong>{inShort(course.next.steps[0]!.text)}</strong>
-              </p>{:else}<p class="next"><a class="main-action" href="#/jobs/{id}/steps">{texts.lastStepFinish}</a></p>{/if}
+              </p>{:else}<p class="next">
+                <a class="main-action" href="#/jobs/{id}/steps">{texts.lastStepFinish}</a>
+              </p>{/if}
           {/if}
         </div>
       </div>
@@ -151,6 +153,7 @@
     min-height: 100dvh;
     display: grid;
     grid-template-rows: auto 1fr auto;
+    grid-template-columns: minmax(0, 1fr);
   }
   :global(:root[theme="g100"]) .car {
     --ink: #fff;

@@ -146,6 +146,7 @@
 <style>
   article {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.75rem;
     align-content: start;
   }

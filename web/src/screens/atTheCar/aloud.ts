@@ -28,8 +28,10 @@ export function told({ steps }: StepGroup): string {
     step.tighten.map((line) => {
       const [value, unit] = readings(line)[0]!;
       if (line.newton_metres === null) return say(texts.noTorque, { label: line.label });
-      const angle = line.angle_degrees ? say(texts.thenAngle, { degrees: line.angle_degrees }) : "";
-      return say(texts.torque, { label: line.label, value: figure(value), unit: UNITS[unit] ?? unit }) + angle;
+      const tight = { label: line.label, value: figure(value), spoken: UNITS[unit] ?? unit };
+      return line.angle_degrees
+        ? say(texts.torqueAngle, { ...tight, degrees: line.angle_degrees })
+        : say(texts.torque, tight);
     }),
   );
   return [...cautions, ...steps.map((step) => step.text), ...unique(torques)]
