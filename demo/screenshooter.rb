@@ -15,7 +15,7 @@ class Screenshooter
     "vehicle" => ["/#/vehicles/5", "Logbook", DESK, "light"],
     "brake-data" => ["/#/axles/1/brake-data", "Brake kind", DESK, "light"],
     "inspection" => ["/#/vehicles/1/inspection", "Front left inner pad", DESK, "light"],
-    "inspection-phone" => ["/#/vehicles/1/inspection", "Front left inner pad", PHONE, "light"],
+    "inspection-phone" => ["/#/vehicles/1/inspection", "Front right inner pad", PHONE, "light"],
     "inspection-large" => ["/#/vehicles/3/inspection", "Front left inner pad", DESK, "dark"],
     "findings" => ["/#/vehicles/1/findings", "Most useful next measurement", DESK, "light"],
     "workshop" => ["/#/workshop", "Zero is off", DESK, "light"],
