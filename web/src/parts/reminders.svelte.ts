@@ -1,3 +1,4 @@
+import { tick } from "svelte";
 import { api, type Schemas } from "../api/client";
 import * as texts from "../texts/reminders";
 import { say } from "../texts/say";
@@ -22,13 +23,19 @@ class Reminders {
   /** Asks the browser, where it has to be asked. */
   async want(on: boolean): Promise<void> {
     this.fault = "";
-    if (on && !this.possible) return void (this.fault = texts.cant);
-    if (on && (await Notification.requestPermission()) !== "granted") return void (this.fault = texts.blocked);
+    // The switch is where it was put until the browser has said no.
     this.wanted = on;
+    await tick();
+    if (on && !this.possible) return this.#refuse(texts.cant);
+    if (on && (await Notification.requestPermission()) !== "granted") return this.#refuse(texts.blocked);
     localStorage.setItem(WANTED, on ? "on" : "off");
     localStorage.removeItem(SHOWN);
     if (on) await this.start();
     else clearInterval(this.#timer);
+  }
+
+  #refuse(fault: string): void {
+    [this.wanted, this.fault] = [false, fault];
   }
 
   async start(): Promise<void> {
