@@ -103,7 +103,7 @@
         </div>
       {/if}
       <div class="chosen">
-        <fieldset disabled={!job.open || job.busy}>
+        <fieldset class="group" disabled={!job.open || job.busy}>
           <legend class="sr">{say(texts.workOnTheNameAxle, { name: axle.name })}</legend>
           {#each axle.works.filter((work) => first(axle, work)) as work (work.id)}{@render choice(axle, work)}{/each}
           {#if axle.works.some((work) => !first(axle, work))}
@@ -178,23 +178,6 @@
   .warning {
     color: var(--plan);
     font-weight: 600;
-  }
-  fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0.75rem 0 0;
-    display: grid;
-    gap: 0.1rem;
-  }
-  legend {
-    float: left;
-    width: 100%;
-    font-weight: 600;
-    font-size: 1.05rem;
-    padding: 0;
-  }
-  legend + * {
-    clear: both;
   }
   .verdicts {
     margin: 0.4rem 0 0;

@@ -40,7 +40,7 @@
   }
 </script>
 
-<fieldset disabled={!job.open || job.busy}>
+<fieldset class="group" disabled={!job.open || job.busy}>
   <legend>{ofBrake(texts.theRotors, brakes)}</legend>
   <div class="row">
     {#each ROTORS.filter(([id]) => id === "stay" || id in axle.rotors.works) as [id, label] (id)}
@@ -71,21 +71,7 @@
 
 <style>
   fieldset {
-    border: 0;
     border-top: 1px solid var(--line);
-    padding: 0.6rem 0 0;
-    margin: 0.75rem 0 0;
-    display: grid;
-    gap: 0.1rem;
-  }
-  legend {
-    float: left;
-    width: 100%;
-    font-weight: 600;
-    font-size: 1.05rem;
-    padding: 0;
-  }
-  legend + * {
-    clear: both;
+    padding-top: 0.6rem;
   }
 </style>
