@@ -108,7 +108,7 @@ RSpec.describe Graver::Core::Drawing do
           walked(corner, placed, lifts).filter_map do |each, before, after|
             about =
               parts.select { |one| one.kind.of?(each.step) && (one.kind.drawn?(before) || one.kind.drawn?(after)) }
-            next if about.empty? || within?(corner, about) || seen?(parts, about, before, after)
+            next if about.empty? || enclosed?(corner, about) || seen?(parts, about, before, after)
 
             about.map { |one| one.kind.id }.join(", ")
           end
@@ -117,7 +117,7 @@ RSpec.describe Graver::Core::Drawing do
   end
 
   # A fixed caliper of a motorcycle is closed over its pads.
-  def within?(corner, about)
+  def enclosed?(corner, about)
     corner.configuration["calipers"] == "motorcycle_fixed" && about.all? { |one| one.kind.id.end_with?("_pad") }
   end
 

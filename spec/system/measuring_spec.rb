@@ -18,6 +18,7 @@ RSpec.describe "Measuring in the browser", :demo do
     page.find("summary", text: "Order of the wheels").click
     page.select "Rear right", from: "Start at"
     page.select "outer pad", from: "First part at each wheel"
+    expect(page.find(".strip")).to have_text(/Rear right.*Front left/m)
     expect(page.all(".strip .name").map(&:text)).to eq(
       ["Rear right", "Rear left", "Front left", "Front right", "Vehicle and finish"]
     )
