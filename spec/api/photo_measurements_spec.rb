@@ -41,6 +41,7 @@ RSpec.describe "Pads measured in a photo, in the API" do
     {
       { length: "long" } => ["length"],
       { length: "0" } => ["length"],
+      { length: "50 %" } => ["length"],
       { length: "" } => ["length"],
       { known: "thumb" } => ["known"],
       { away: "nowhere" } => ["away"],

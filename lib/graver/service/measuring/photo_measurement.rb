@@ -39,16 +39,14 @@ module Graver
 
         def length_mm(text)
           number, unit = Core::Quantity::EnteredLength.split(text, "mm")
-          mm = Core::Quantity::LENGTH.to_base(Core::Quantity::EnteredNumber.parse(number).value, unit).to_f
-          return mm if LENGTHS.cover?(mm)
+          value = Core::Quantity::EnteredNumber.parse(number).value
+          mm = Core::Quantity::LENGTH.include?(unit) ? Core::Quantity::LENGTH.to_base(value, unit).to_f : nil
+          return mm if mm && LENGTHS.cover?(mm)
 
-          raise InvalidEntry.of(
-                  "length",
-                  "out_of_range",
-                  Message.of("faults.between", least: LENGTHS.min, most: LENGTHS.max)
-                )
+          range = { least: LENGTHS.min, most: LENGTHS.max }
+          raise InvalidEntry.of("", "out_of_range", Message.of("faults.between", **range))
         rescue InvalidEntry => e
-          raise e.faults.first.field == "length" ? e : e.under("length")
+          raise e.under("length")
         end
       end
     end

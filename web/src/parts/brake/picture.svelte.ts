@@ -1,4 +1,4 @@
-import { SMALL, dot, type Point, type Vector } from "./body";
+import { SMALL, type Point, type Vector } from "./body";
 import { painted } from "./colours";
 import { camera, flat, TILT, TURN, type Camera } from "./camera";
 import { Arrangement, paint, visibleShare, type Item } from "./painter";
@@ -271,7 +271,4 @@ export class Picture {
     const jump = setTimeout(() => (this.moved = REST), JUMP_MS);
     return () => clearTimeout(jump);
   }
-
-  /** Which side of the vehicle is nearer, for the words at the edge. */
-  facing = (way: Vector): number => dot(way, this.camera.towards);
 }

@@ -145,7 +145,7 @@
         {#if marks.alone}<p class="quiet">{texts.alone}</p>{/if}
       {:else if !marks.complete}<p class="quiet">{texts.setAll}</p>{/if}
     </div>
-    {#if marks.fault && marks.fault.field !== "length"}<Fault text={marks.fault.message || texts.cantHere} />{/if}
+    {#if marks.fault && marks.fault.field !== "length"}<Fault text={marks.fault.message} />{/if}
     {#if marks.result && marks.complete}
       <p class="quiet">{texts.onlyThisPad}</p>
       <PlainButton onclick={() => use(marks.result!)}>{texts.use}</PlainButton>

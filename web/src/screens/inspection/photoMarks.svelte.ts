@@ -1,6 +1,7 @@
 import { lazyApi } from "../../api/lazyApi";
 import { Refusal, type Schemas } from "../../api/client";
-import { told } from "../../texts/pageData";
+import { lengthUnit } from "../../format/lengths";
+import * as texts from "../../texts/photoMeasure";
 import { measured } from "./photoMeasure";
 
 export type Rules = Schemas["PhotoRules"];
@@ -149,11 +150,10 @@ export class PhotoMarks {
       if (!(error instanceof Refusal)) throw error;
       if (turn !== this.#turn) return;
       const away = error.status === 0 || error.status >= 500;
-      const here = away ? measured(this.rules, this.given, told("units")?.pad === "mm" ? "mm" : "in") : null;
+      const here = away ? measured(this.rules, this.given, lengthUnit("pad")) : null;
       [this.result, this.alone] = [here, here !== null];
-      this.fault = here
-        ? null
-        : { field: error.faults[0]?.field ?? "", message: error.faults[0]?.message ?? error.message };
+      const { field, message } = error.faults[0] ?? { field: "", message: error.message };
+      this.fault = here ? null : away ? { field: "", message: texts.cantHere } : { field, message };
     }
   }
 
