@@ -48,7 +48,7 @@ RSpec.describe Graver::CLI::ForecastCommand do
     ]
   end
 
-  def run(*arguments) = described_class.new(out:, err:).call(arguments)
+  def run(*arguments) = described_class.new(out:, err:, knowledge: KNOWLEDGE).call(arguments)
 
   def write(name, rows, specification)
     File.write("#{name}.csv", [header, *rows].join("\n"))

@@ -155,7 +155,7 @@ RSpec.describe Graver::Core::Planning::Replan do
     refused = walked = 0
     PropCheck
       .forall(any_job)
-      .with_config(n_runs: ENV.fetch("GRAVER_CHANGES", "200").to_i)
+      .with_config(n_runs: ENV.fetch("GRAVER_CHANGES", "120").to_i)
       .check do |kind, front, rear, other, was, wanted, share|
         walked += 1
         begin

@@ -3,6 +3,16 @@
 require "tmpdir"
 
 RSpec.describe Graver::Knowledge::Library do
+  # A file's text is read once for all the changes to others.
+  before do
+    %i[safe_load_file parse_file].each do |name|
+      known = {}
+      allow(Psych).to receive(name).and_wrap_original do |parse, path|
+        known[[File.basename(path), File.read(path)]] ||= parse.call(path)
+      end
+    end
+  end
+
   # A copy of the shipped files with one of them changed.
   def with_change(name, from, to)
     Dir.mktmpdir do |folder|

@@ -2,7 +2,7 @@
 
 # A step is read aloud to somebody under the car, so it is short and starts with what to do.
 RSpec.describe "Texts of the steps" do
-  let(:library) { Graver::Knowledge::Library.load }
+  let(:library) { KNOWLEDGE }
   let(:steps) { library.procedure.steps }
   let(:said) do
     library.approaches["job"].flat_map do |kind, all|

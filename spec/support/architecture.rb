@@ -108,6 +108,7 @@ class Architecture
       %w[
         devices/shelf.rb
         say/spoken.rb
+        storage/json_texts.rb
         storage/pictures.rb
         knowledge/library.rb
         service/base

@@ -9,7 +9,6 @@ module DemoFile
   HOUSEHOLD = File.join(Graver::Boot::ROOT, "demo/household.yml")
   # Forecasts are worked out once for all examples: the same log on the same day is the same question.
   OUTLOOKS = Graver::Service::Base::LruCache.new(5000)
-  KNOWLEDGE = Graver::Knowledge::Library.load
 
   def self.context(path, today: TODAY)
     Graver::Boot.context(

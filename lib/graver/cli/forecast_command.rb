@@ -12,7 +12,9 @@ module Graver
         "usage: graver forecast LOG.csv --spec SPEC.json [--strict]\n       graver forecast DIR --out OUT [--strict]"
       LARGEST_BYTES = 20_000_000
 
-      def initialize(out: $stdout, err: $stderr)
+      # knowledge: one that is loaded already
+      def initialize(out: $stdout, err: $stderr, knowledge: nil)
+        @knowledge = knowledge
         @out = out
         @err = err
       end
@@ -20,7 +22,7 @@ module Graver
       # Exit status: 0 done; 1 something could not be forecast; 2 wrong call, or bad rows with --strict.
       def call(arguments)
         options = parse(arguments) or return 2
-        library = Knowledge::Library.load
+        library = @knowledge || Knowledge::Library.load
         @forecaster = LogFormat::Forecaster.new(normalise: library.normalise, outlook: library.outlook)
         @bad_rows = false
         done = File.directory?(options[:log]) ? folder(options) : single(options)

@@ -14,13 +14,16 @@ module Graver
 
       def initialize(folder)
         @folder = folder
+        @trees = {}
       end
 
       # -> { "calipers.yml" => parsed content, ... }, frozen. Raises KnowledgeError naming file and place.
       def read
         schema = parse(SCHEMA)
         contents = schema.fetch("files").keys.to_h { |name| [name, parse(name)] }
-        faults = contents.flat_map { |name, content| faults(name, content, schema) }
+        rules = JSONSchemer.schema(schema)
+        faults =
+          contents.flat_map { |name, content| faults(name, content, rules.ref("#/files/#{name.gsub("/", "~1")}")) }
         raise KnowledgeError, faults.join("\n") if faults.any?
 
         contents.freeze
@@ -28,7 +31,7 @@ module Graver
 
       # The line of an entry (by id, key or place in a mapping) in a file, for messages; 1 if there is none.
       def line_of(name, id)
-        found = named(Psych.parse_file(File.join(@folder, name)).root, id)
+        found = named(tree(name), id)
         found ? found.start_line + 1 : 1
       end
 
@@ -42,10 +45,11 @@ module Graver
         raise KnowledgeError, "#{name}: the file is missing"
       end
 
-      def faults(name, content, schema)
-        checker = JSONSchemer.schema(schema.fetch("files").fetch(name).merge("$defs" => schema.fetch("$defs")))
-        checker.validate(content).map { |fault| "#{place(name, fault["data_pointer"])}: #{fault["error"]}" } +
-          misread(Psych.parse_file(File.join(@folder, name)).root).map { |node| said(name, node) }
+      def faults(name, content, checker)
+        # finding what is wrong takes longer than finding out whether anything is
+        found = checker.valid?(content) ? [] : checker.validate(content)
+        found.map { |fault| "#{place(name, fault["data_pointer"])}: #{fault["error"]}" } +
+          misread(tree(name)).map { |node| said(name, node) }
       end
 
       # Names that YAML takes for something else: off, no and yes are booleans unless they are quoted.
@@ -59,7 +63,7 @@ module Graver
 
       # "cautions.yml:14: hot", from a pointer such as "/3/severity"
       def place(name, pointer)
-        node = Psych.parse_file(File.join(@folder, name)).root
+        node = tree(name)
         ids = []
         pointer
           .split("/")
@@ -74,6 +78,8 @@ module Graver
       def step_into(node, step)
         node.sequence? ? node.children[step.to_i] : pairs(node).find { |key, _| key.value == step }&.last
       end
+
+      def tree(name) = @trees[name] ||= Psych.parse_file(File.join(@folder, name)).root
 
       def pairs(node) = node.mapping? ? node.children.each_slice(2).to_a : []
 

@@ -14,6 +14,7 @@ module Graver
 
       def initialize(database)
         @database = database
+        @texts = JsonTexts.new
       end
 
       # axle_id: the axle whose forecast or finding it began with.
@@ -115,7 +116,7 @@ module Graver
       def did(event) = [event[:kind], event[:kind] == "deviated" ? parsed(event).fetch("step") : event[:value]]
 
       def parsed(event)
-        event && event[:value] && JSON.parse(event[:value])
+        event && event[:value] && @texts.parse(event[:value])
       end
 
       # The newest of each bolt, in the order they were tightened.
@@ -161,8 +162,8 @@ module Graver
       # { event id => plan_edit }
       def plan_edits(events)
         events.each_with_object({}) do |event, found|
-          found[event[:id]] = plan_edit(JSON.parse(event[:value])) if event[:kind] == "adjusted"
-          found.delete(JSON.parse(event[:value])["event"]) if event[:kind] == "unadjusted"
+          found[event[:id]] = plan_edit(parsed(event)) if event[:kind] == "adjusted"
+          found.delete(parsed(event)["event"]) if event[:kind] == "unadjusted"
         end
       end
 

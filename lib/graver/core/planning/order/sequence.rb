@@ -37,16 +37,15 @@ module Graver
           @order ||=
             [].tap do |done|
               waiting = @procedure.steps.sort_by.with_index { |step, at| [@rank.fetch(step.stage), at] }
+              open = waiting.to_h { |step| [step.id, before(step) - [step.id]] }
               until waiting.empty?
-                ready =
-                  waiting.find do |step|
-                    before(step).all? { |id| id == step.id || done.any? { |other| other.id == id } }
-                  end
+                ready = waiting.find { |step| open.values_at(*open[step.id]).none? }
                 unless ready
                   raise Impossible.new("steps wait for each other: #{waiting.map(&:id).join(", ")}", waiting.map(&:id))
                 end
 
                 done << waiting.delete(ready)
+                open.delete(ready.id)
               end
             end
         end
