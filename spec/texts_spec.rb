@@ -38,6 +38,10 @@ RSpec.describe Graver::Say::Texts do
       ],
       "drills." => [
         *%w[micrometer vernier dial leaf lip uneven rotor order part first grease].map { |kind| "#{kind}_label" },
+        *%w[micrometer inch_micrometer]
+          .product(%w[whole turn missed early whole_off])
+          .map { |instrument, said| "#{instrument}_#{said}" },
+        *%w[vernier inch_vernier].product(%w[because wrong_line]).map { |instrument, said| "#{instrument}_#{said}" },
         *%w[exactly between at_least under].map { |choice| "leaf_#{choice}" },
         *%w[edge groove hat].map { |place| "lip_at_#{place}" },
         *%w[replace measure_again stay will_not_outlast].map { |outcome| "lip_#{outcome}" },

@@ -51,13 +51,13 @@ RSpec.describe Graver::Service::Training::Drills do
   it "reads a micrometer by its pitch: sleeve in halves, thimble in hundredths" do
     seeds.each do |seed|
       picture = drilled("micrometer", seed).question.picture
-      value = picture[:sleeve_mm] + (picture[:thimble] / 100.0)
+      value = picture[:sleeve] + (picture[:thimble] / 100.0)
       expect(solution("micrometer", seed)).to eq(format("%.2f mm", value))
       expect(drilled("micrometer", seed).mark(format("%.2f", value + 0.01))).to have_attributes(
         right: false,
         slip: /line or two/
       )
-      half = picture[:sleeve_mm] != picture[:sleeve_mm].floor
+      half = picture[:sleeve] != picture[:sleeve].floor
       slip = drilled("micrometer", seed).mark((value + (half ? -0.5 : 0.5)).round(2).to_s).slip
       expect(slip).to match(half ? /half line below is visible/ : /isn't visible yet/)
     end
@@ -65,7 +65,7 @@ RSpec.describe Graver::Service::Training::Drills do
 
   it "reads a vernier by its definition: the line that meets one of the rule counts the twentieths" do
     seeds.each do |seed|
-      value = drilled("vernier", seed).question.picture[:value_mm]
+      value = drilled("vernier", seed).question.picture[:value]
       # lines of the slide stand 0.95 mm apart
       meeting = (0..19).min_by { |line| (value + (line * 0.95)).then { |at| (at - at.round).abs } }
       expect(solution("vernier", seed)).to eq(format("%.2f mm", value.floor + (meeting * 0.05)))
@@ -73,6 +73,34 @@ RSpec.describe Graver::Service::Training::Drills do
       expect(drilled("vernier", seed).mark(format("%.2f", value + 0.1)).right).to be(false)
       expect(drilled("vernier", seed).mark(format("%.2f", value + 0.05)).right).to be(true)
     end
+  end
+
+  # A micrometer in inches has 40 threads to the inch and 25 lines on its thimble (ASME B89.1.13, from memory).
+  it "reads instruments in inches by their definitions" do
+    inches = described_class.new(KNOWLEDGE, rotor_unit: "in")
+    seeds.each do |seed|
+      drill = inches.find("micrometer", seed.to_s)
+      picture = drill.question.picture
+      turns = (picture[:sleeve] * 40).round
+      value = turns.fdiv(40) + (picture[:thimble] / 1000.0)
+      expect(drill.mark(format("%.3f", value))).to have_attributes(right: true, should: format("%.3f in", value))
+      expect(picture[:thimble]).to be < 25
+      slip = drill.mark(format("%.3f", value + ((turns % 4).zero? ? 0.025 : -0.025))).slip
+      expect(slip).to match((turns % 4).zero? ? /one turn too many/i : /one turn short/i)
+      expect(drill.mark(format("%.3f", value + 0.1)).slip).to match(/whole tenths off/i)
+
+      slide = inches.find("vernier", seed.to_s)
+      stands = slide.question.picture[:value]
+      # lines of the slide stand 0.024 in apart, those of the rule 0.025 in
+      meeting = (0..24).min_by { |line| ((stands + (line * 0.024)) * 40).then { |at| (at - at.round).abs } }
+      should = ((stands * 40).floor / 40.0) + (meeting / 1000.0)
+      expect(slide.mark(format("%.3f", should))).to have_attributes(right: true)
+      expect(slide.mark(format("%.3f", should + 0.025)).slip).to include("count the last line")
+    end
+    dial = inches.find("dial", "5")
+    swing = dial.question.picture.then { |face| (face[:high] - face[:low]) * 0.0005 }
+    expect(dial.mark(swing.to_s)).to have_attributes(right: true, should: format("%.4f in", swing))
+    expect(dial.mark((swing / 2).to_s).right).to be(false)
   end
 
   it "takes the whole swing as runout" do

@@ -52,6 +52,13 @@ RSpec.describe "Measuring in a photo, in the browser", :demo do
     expect(page).to have_text("Saved as you type")
     page.refresh
     expect(page).to have_css("input[aria-label*='upper bound']")
+    page.fill_in "odometer", with: "163500"
+    page.click_button "Save inspection"
+    expect(page).to have_css("h1", text: "Findings")
+    logged = context.store.inspections.of_vehicle(3).last
+    expect(context.store.photos.of_vehicle(3).select { |photo| photo.inspection_id == logged.id }.length).to eq(1)
+    page.visit "/#/inspections/#{logged.id}"
+    expect(page).to have_css("button[aria-label^='Photo'] img")
   end
 
   it "measures on its own while the server is out of reach, and says so" do

@@ -2,8 +2,11 @@
 const LONGER = 2000;
 const QUALITY = 0.82;
 
-/** A camera's photo, upright and smaller, as a JPEG without metadata. Rejects anything that is not a picture. */
-export async function shrunk(file: Blob): Promise<Blob> {
+/**
+ * A camera's photo, upright and smaller, as a JPEG without metadata; draw: marks it, in px of the photo as it was taken.
+ * Rejects anything that is not a picture.
+ */
+export async function shrunk(file: Blob, draw?: (context: CanvasRenderingContext2D) => void): Promise<Blob> {
   const seen = await createImageBitmap(file, { imageOrientation: "from-image" });
   const scale = Math.min(1, LONGER / Math.max(seen.width, seen.height));
   const canvas = document.createElement("canvas");
@@ -11,8 +14,11 @@ export async function shrunk(file: Blob): Promise<Blob> {
     number,
     number,
   ];
-  canvas.getContext("2d")!.drawImage(seen, 0, 0, canvas.width, canvas.height);
+  const context = canvas.getContext("2d")!;
+  context.drawImage(seen, 0, 0, canvas.width, canvas.height);
   seen.close();
+  context.scale(scale, scale);
+  draw?.(context);
   return new Promise((resolve, reject) =>
     canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error("no picture"))), "image/jpeg", QUALITY),
   );

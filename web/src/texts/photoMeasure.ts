@@ -33,4 +33,4 @@ export const better: Record<string, string> = {
   slant: "Most of the error is in the slant. Mark a length that runs the same way as the pad's thickness.",
 };
 export const onlyThisPad =
-  "It counts for the pad in the photo only. The inner pad can be thinner than the one you see.";
+  "It counts for the pad in the photo only. The inner pad can be thinner than the one you see. The photo is saved with the inspection.";

@@ -25,7 +25,9 @@ module Graver
 
         private
 
-        def found(seed) = Service::Training::Drills.new(knowledge).find(params["kind"], seed)
+        def found(seed)
+          Service::Training::Drills.new(knowledge, rotor_unit: Say::Spoken.lengths["rotor"]).find(params["kind"], seed)
+        end
       end
     end
   end

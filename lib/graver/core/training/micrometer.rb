@@ -3,57 +3,78 @@
 module Graver
   module Core
     module Training
-      # A metric micrometer: a spindle of 0.5 mm pitch, a thimble of 50 lines, so 0.01 mm a line; the sleeve
-      # has a line every half millimetre. Common practice, no source.
+      # An outside micrometer: the thimble's lines divide one turn, and the sleeve has a line for each turn. Metric: a
+      # pitch of 0.5 mm and 50 lines, so 0.01 mm a line. In inches: 40 threads to the inch and 25 lines, so 0.001 in a
+      # line. Common practice, no source.
       class Micrometer < Drill
-        WHOLE = (18..27)
-        LINES = 50
+        # wholes: numbered lines of the sleeve to choose from; turns: from one to the next; lines: of the thimble;
+        # line: what one is worth; messages: where its texts begin
+        Scale = Value.define(:unit, :wholes, :turns, :lines, :line, :messages)
+        SCALES = {
+          "mm" =>
+            Scale.new(unit: "mm", wholes: (18..27), turns: 2, lines: 50, line: 1 / 100r, messages: "drills.micrometer"),
+          "in" =>
+            Scale.new(
+              unit: "in",
+              wholes: (7..10),
+              turns: 4,
+              lines: 25,
+              line: 1 / 1000r,
+              messages: "drills.inch_micrometer"
+            )
+        }.freeze
 
         # -> Question
         def question
           asking(
-            say("drills.micrometer"),
+            say(@scale.messages),
             "number",
-            unit: "mm",
+            unit: @scale.unit,
             picture: {
               kind: "micrometer",
-              sleeve_mm: sleeve,
-              thimble: @line
+              unit: @scale.unit,
+              sleeve: (sleeve_lines * @scale.line).to_f,
+              turn: (@scale.lines * @scale.line).to_f,
+              thimble: @line,
+              lines: @scale.lines
             }
           )
         end
 
         # answer: as it was given -> Marking
         def mark(answer)
-          off = (number(answer) * 100).round - hundredths
-          marking(off.zero?, in_mm(hundredths), because, slip(off))
+          off = (number(answer) / @scale.line).round - lines
+          marking(off.zero?, length(lines), because, slip(off))
         end
 
         private
 
         def set_up
-          @whole, @half, @line = @draw.from(WHOLE), @draw.below(2), @draw.below(LINES)
+          @scale = SCALES.fetch(@rules.fetch(:rotor_unit))
+          @whole, @turn, @line = @draw.from(@scale.wholes), @draw.below(@scale.turns), @draw.below(@scale.lines)
         end
 
-        def sleeve = @whole + (@half * 0.5)
-        def hundredths = (@whole * 100) + (@half * 50) + @line
-        def in_mm(count) = format("%.2f mm", count / 100.0)
+        def whole_lines = @scale.turns * @scale.lines
+        def sleeve_lines = (@whole * whole_lines) + (@turn * @scale.lines)
+        def lines = sleeve_lines + @line
+        def length(count) = (count * @scale.line).then { |value| format("#{decimals} #{@scale.unit}", value) }
+        def decimals = @scale.unit == "mm" ? "%.2f" : "%.3f"
 
         def because
-          seen = say(@half.zero? ? "drills.sleeve_whole" : "drills.sleeve_half", mm: @whole)
           say(
             "drills.micrometer_because",
-            sleeve: seen,
+            sleeve: say("#{@scale.messages}_#{@turn.zero? ? "whole" : "turn"}", whole: @whole, turns: @turn),
             line: @line,
-            thimble: in_mm(@line),
-            together: in_mm(hundredths)
+            thimble: length(@line),
+            together: length(lines)
           )
         end
 
+        # A turn missed or seen too early, the wrong numbered line, or a line of the thimble.
         def slip(off)
-          return say("drills.half_missed") if off == -50 && @half == 1
-          return say("drills.half_too_many") if off == 50 && @half.zero?
-          return say("drills.turn_off") if (off % 100).zero?
+          return say("#{@scale.messages}_missed") if off == -@scale.lines && @turn.positive?
+          return say("#{@scale.messages}_early") if off == @scale.lines && @turn < @scale.turns - 1
+          return say("#{@scale.messages}_whole_off") if (off % whole_lines).zero?
 
           off.abs <= 2 ? say("drills.line_off") : nil
         end

@@ -43,8 +43,10 @@ module Graver
         # [{ id:, label:, about: }]
         def self.all = KINDS.keys.map { |id| { id:, label: Message.of("drills.#{id}_label") } }
 
-        def initialize(knowledge)
+        # rotor_unit: unit of the instruments to read, "mm" or "in"
+        def initialize(knowledge, rotor_unit: "mm")
           @knowledge = knowledge
+          @rotor_unit = rotor_unit
         end
 
         # kind: of KINDS; seed: text -> Core::Training::Drill. Raises NotFound, InvalidEntry.
@@ -66,6 +68,8 @@ module Graver
 
         def rules(kind)
           case kind
+          when "micrometer", "vernier", "dial"
+            { rotor_unit: @rotor_unit }
           when "lip"
             rotor_rules
           when "rotor"

@@ -16,8 +16,9 @@
     const mm = wheel.positions.find((each) => each.part === "rotor")?.expected_mm;
     return mm ? exactLength(mm) : "";
   });
-  function take(measured: Schemas["PhotoMeasured"]) {
+  function take(measured: Schemas["PhotoMeasured"], photo: Promise<Blob>) {
     form.takePhoto(place, measured);
+    void form.keepPhoto(place, measured, photo);
     form.retyped(place);
     close();
   }

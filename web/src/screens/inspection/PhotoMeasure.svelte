@@ -10,11 +10,12 @@
   import { PhotoMarks, ZOOMS, type Rules } from "./photoMarks.svelte";
   import type { Schemas } from "../../api/client";
 
-  /** A pad measured in a photo: a known length and its edges are marked; the photo stays on this device. */
+  /** A pad measured in a photo: a known length and its edges are marked. */
   interface Props {
     rules: Rules;
     rotor: string;
-    use: (measured: Schemas["PhotoMeasured"]) => void;
+    /** photo: with its marks */
+    use: (measured: Schemas["PhotoMeasured"], photo: Promise<Blob>) => void;
     close: () => void;
   }
   let { rules, rotor, use, close }: Props = $props();
@@ -148,7 +149,7 @@
     {#if marks.fault && marks.fault.field !== "length"}<Fault text={marks.fault.message} />{/if}
     {#if marks.result && marks.complete}
       <p class="quiet">{texts.onlyThisPad}</p>
-      <PlainButton onclick={() => use(marks.result!)}>{texts.use}</PlainButton>
+      <PlainButton onclick={() => use(marks.result!, marks.marked())}>{texts.use}</PlainButton>
     {/if}
   {/if}
 </section>

@@ -205,8 +205,9 @@ export class InspectionForm extends FormQuestions {
     try {
       await this.draft.settle();
       if (this.draft.state === "elsewhere") return await this.#meet();
-      await api.logInspection(this.vehicle, { ...this.#body(), draft_revision: this.draft.revision });
+      const { id } = await api.logInspection(this.vehicle, { ...this.#body(), draft_revision: this.draft.revision });
       this.draft.done();
+      await this.#sendPhotos(id);
       return true;
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
@@ -219,6 +220,28 @@ export class InspectionForm extends FormQuestions {
     } finally {
       this.saving = false;
     }
+  }
+
+  /** Keeps the photo a pad was measured in until the inspection is saved. Where nothing can be kept, it is left out. */
+  async keepPhoto(place: Place, { low, high }: Schemas["PhotoMeasured"], photo: Promise<Blob>): Promise<void> {
+    const { keepPhoto } = await import("./keptPhotos");
+    const kept = { vehicle: this.vehicle, place: place.id, reading: `${low} ${high}`, photo: await photo };
+    await keepPhoto(kept).catch(() => undefined);
+  }
+
+  /** Photos of readings that are still as measured in them go with the inspection. */
+  async #sendPhotos(inspection: number): Promise<void> {
+    const measured = this.filled.filter(([, place]) => this.entry(place).method === "photo");
+    if (!measured.length) return;
+    const { keptPhotos, dropPhotos } = await import("./keptPhotos");
+    const kept = await keptPhotos(this.vehicle).catch(() => []);
+    for (const [, place] of measured) {
+      const { text, upper } = this.entry(place);
+      const found = kept.find((each) => each.place === place.id && each.reading === `${text} ${upper}`);
+      // the reading is saved either way
+      if (found) await lazyApi.photographInspection(inspection, found.photo).catch(() => undefined);
+    }
+    await dropPhotos(this.vehicle).catch(() => undefined);
   }
 
   /** Moves all entries to the bin, from where they can be restored. */

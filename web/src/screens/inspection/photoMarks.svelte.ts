@@ -2,6 +2,7 @@ import { lazyApi } from "../../api/lazyApi";
 import { Refusal, type Schemas } from "../../api/client";
 import { lengthUnit } from "../../format/lengths";
 import * as texts from "../../texts/photoMeasure";
+import { shrunk } from "../../parts/photo";
 import { measured } from "./photoMeasure";
 
 export type Rules = Schemas["PhotoRules"];
@@ -10,10 +11,12 @@ export type Spot = [number, number];
 const DELAY_MS = 150;
 /** How far a finger gets within one px of the screen. */
 export const ZOOMS = [1, 2, 4, 8];
+/** Of the known length, and of the pad. */
+const COLOURS = ["#00e0ff", "#ffd400"];
 
 /** A photo, what is marked in it, and what that comes to. */
 export class PhotoMarks {
-  photo = $state.raw<{ address: string; width: number; height: number } | null>(null);
+  photo = $state.raw<{ file: Blob; address: string; width: number; height: number } | null>(null);
   known = $state("");
   length = $state("");
   away = $state("");
@@ -57,7 +60,7 @@ export class PhotoMarks {
     if (this.photo) URL.revokeObjectURL(this.photo.address);
     const { width, height } = seen;
     seen.close();
-    this.photo = { address: URL.createObjectURL(file), width, height };
+    this.photo = { file, address: URL.createObjectURL(file), width, height };
     const [across, down] = [width / 100, height / 100];
     this.spots = [
       [40 * across, 30 * down],
@@ -70,6 +73,27 @@ export class PhotoMarks {
       [Infinity, Infinity, Infinity, Infinity],
     ];
     [this.at, this.zoom, this.result] = [0, 1, null];
+  }
+
+  /** The photo with what was measured in it: the known length and the pad, each between two marks. */
+  marked(): Promise<Blob> {
+    const { file, width } = this.photo!;
+    return shrunk(file, (context) => {
+      context.lineWidth = width / 250;
+      for (const [first, colour] of COLOURS.entries()) {
+        context.strokeStyle = colour;
+        context.beginPath();
+        for (const [x, y] of this.spots.slice(2 * first, 2 * first + 2)) {
+          context.moveTo(x - width / 50, y);
+          context.lineTo(x + width / 50, y);
+          context.moveTo(x, y - width / 50);
+          context.lineTo(x, y + width / 50);
+        }
+        context.moveTo(...this.spots[2 * first]!);
+        context.lineTo(...this.spots[2 * first + 1]!);
+        context.stroke();
+      }
+    });
   }
 
   pick(known: string): void {

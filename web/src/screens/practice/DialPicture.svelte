@@ -1,8 +1,8 @@
 <script lang="ts">
   import * as texts from "../../texts/practice";
 
-  /** A dial gauge with the two places its needle swings between. */
-  let { low, high, divisions }: { low: number; high: number; divisions: number } = $props();
+  /** A dial gauge with the two places its needle swings between. numbered: what its face counts for a division. */
+  let { low, high, divisions, numbered }: { low: number; high: number; divisions: number; numbered: number } = $props();
   const [SIZE, RADIUS] = [320, 140];
   const middle = SIZE / 2;
   const marks = $derived(Array.from({ length: divisions }, (_, at) => at));
@@ -26,7 +26,7 @@
   {/each}
   {#each marks.filter((mark) => mark % 10 === 0) as mark (mark)}
     {@const [x, y] = point(mark, RADIUS - 32)}
-    <text {x} y={y + 6} text-anchor="middle">{mark}</text>
+    <text {x} y={y + 6} text-anchor="middle">{mark * numbered}</text>
   {/each}
   <circle cx={middle} cy={middle} r="7" class="hub" />
 </svg>

@@ -12,11 +12,11 @@
 </script>
 
 {#if picture.kind === "micrometer"}
-  <MicrometerPicture sleeve={picture.sleeve_mm!} thimble={picture.thimble!} />
+  <MicrometerPicture sleeve={picture.sleeve!} turn={picture.turn!} thimble={picture.thimble!} lines={picture.lines!} />
 {:else if picture.kind === "vernier"}
-  <VernierPicture value={picture.value_mm!} lines={picture.lines!} />
+  <VernierPicture value={picture.value!} turn={picture.turn!} lines={picture.lines!} />
 {:else if picture.kind === "dial"}
-  <DialPicture low={picture.low!} high={picture.high!} divisions={picture.divisions!} />
+  <DialPicture low={picture.low!} high={picture.high!} divisions={picture.divisions!} numbered={picture.numbered!} />
 {:else if picture.kind === "lip"}
   <LipPicture {picture} />
 {:else if picture.kind === "brake"}

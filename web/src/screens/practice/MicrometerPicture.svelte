@@ -2,26 +2,38 @@
   import "./instrument.css";
   import * as texts from "../../texts/practice";
 
-  /** Sleeve and thimble of a metric micrometer. sleeve: mm in bare halves; thimble: its line at the datum line. */
-  let { sleeve, thimble }: { sleeve: number; thimble: number } = $props();
-  const [WIDE, HIGH, MM, LINE] = [520, 230, 30, 9];
-  const LINES = 50;
+  /**
+   * Sleeve and thimble of a micrometer. sleeve: the last of its lines that is visible; turn: from one line of it to the
+   * next, both in the instrument's unit; thimble: its line at the datum line, of so many lines.
+   */
+  interface Props {
+    sleeve: number;
+    turn: number;
+    thimble: number;
+    lines: number;
+  }
+  let { sleeve, turn, thimble, lines }: Props = $props();
+  const [WIDE, HIGH, LINE] = [520, 230, 9];
   const datum = HIGH / 2;
   const edge = 330;
-  const value = $derived(sleeve + thimble / 100);
-  const x = (mm: number) => edge - (value - mm) * MM;
-  const halves = $derived(Array.from({ length: 24 }, (_, at) => sleeve - at / 2).filter((mm) => mm >= 0 && x(mm) > 14));
+  const metric = $derived(turn === 0.5);
+  /** Turns to a numbered line, px of a turn. Whole millimetres stand above the datum line and halves below it. */
+  const [numbered, wide] = $derived(metric ? [10, 15] : [4, 24]);
+  const last = $derived(Math.round(sleeve / turn));
+  const x = (at: number) => edge - (last - at + thimble / lines) * wide;
+  const turns = $derived(Array.from({ length: 24 }, (_, back) => last - back).filter((at) => at >= 0 && x(at) > 14));
   const near = Array.from({ length: 19 }, (_, at) => at - 9);
-  const number = (line: number) => (((thimble + line) % LINES) + LINES) % LINES;
+  const number = (line: number) => (((thimble + line) % lines) + lines) % lines;
+  const length = (at: number) => (at % numbered === 0 ? -28 : metric && at % 2 ? 18 : -18);
+  const label = (at: number) => (metric ? at / 2 : at / 4);
 </script>
 
 <svg class="instrument" viewBox="0 0 {WIDE} {HIGH}" role="img" aria-label={texts.aMicrometer}>
   <rect x="0" y={datum - 52} width={edge} height="104" class="standing" />
   <line x1="8" x2={edge} y1={datum} y2={datum} class="ink" />
-  {#each halves as mm (mm)}
-    {@const whole = Number.isInteger(mm)}
-    <line x1={x(mm)} x2={x(mm)} y1={datum} y2={datum + (whole ? (mm % 5 ? -18 : -28) : 18)} class="ink" />
-    {#if whole && mm % 5 === 0}<text x={x(mm)} y={datum - 33} text-anchor="middle">{mm}</text>{/if}
+  {#each turns as at (at)}
+    <line x1={x(at)} x2={x(at)} y1={datum} y2={datum + length(at)} class="ink" />
+    {#if at % numbered === 0}<text x={x(at)} y={datum - 33} text-anchor="middle">{label(at)}</text>{/if}
   {/each}
   <path
     d="M{edge} {datum - 92} L{edge + 46} {datum - 104} H{WIDE} V{datum + 104} H{edge + 46} L{edge} {datum + 92} Z"
