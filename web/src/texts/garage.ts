@@ -16,9 +16,6 @@ export const onDay = "on {day}";
 export const planned = "planned";
 export const nothingKnownYet = "nothing known yet";
 export const padsAreAtTheirLimit = "pads are at their limit";
-export const forecastsHeld = "Right so far: {covered} of {known} forecasts with a known end. It should be 8 in 10.";
-export const fewForecastsHeld =
-  "Right so far: {covered} of {known} forecasts with a known end. That's too few to judge them by.";
 export const byMonth = "by {month}";
 export const padsLast = "pads last {when}. Inspect {by}";
 export const padsLastRenew = "pads last {when}. Renew them {by}";

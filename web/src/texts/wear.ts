@@ -10,8 +10,6 @@ export const distanceRange = "{rough} to {rough2}";
 export const calculatedLaterNote = "* calculated later from what was known that day";
 export const forecastsKeptNote =
   "Graver keeps every forecast from the first inspection on. When pads reach their limit, you see here what was forecast and what happened.";
-export const garageScore =
-  "In your garage {covered} of {known} forecasts with a known end were right. It should be 8 in 10.";
 export const noForecastOfYourGarage = "No forecast in your garage has reached its end yet.";
 export const allCountPads = "all {count} pads";
 export const thePositionPad = "the {position} pad";

@@ -59,7 +59,12 @@
   {#each [...drawing.above, ...drawing.below] as lane (lane.key)}
     {@const field = fields.get(lane.key)}
     {#if field}
-      <div class="at" style:top={px(topOf(lane))} style:left={px(textAt(lane))}>
+      <div
+        class="at"
+        style:top={px(topOf(lane))}
+        style:left={px(textAt(lane))}
+        style:max-width="calc(100% - {px(textAt(lane))})"
+      >
         <DataCell {form} {field} sources={form.data!.sources} lane />
       </div>
     {/if}
@@ -92,7 +97,6 @@
   .at {
     position: absolute;
     height: 36px;
-    max-width: 100%;
     background: var(--sheet);
   }
   .plate {

@@ -127,12 +127,18 @@
     display: flex;
     align-items: baseline;
     gap: 0.5rem;
+    /* the source is left out where the line has no room for it */
+    flex-wrap: wrap;
+    height: 36px;
+    line-height: 36px;
+    overflow: hidden;
     min-height: 36px;
     padding: 0 0.4rem;
     white-space: nowrap;
   }
   .lane .value {
     order: -1;
+    line-height: inherit;
     font-size: 1.25rem;
   }
   .lane .none {
@@ -149,6 +155,7 @@
     color: var(--quiet);
   }
   .lane .label {
+    line-height: inherit;
     color: var(--ink);
     font-size: 1rem;
   }

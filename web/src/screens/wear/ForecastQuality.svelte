@@ -1,6 +1,7 @@
 <script lang="ts">
   import * as common from "../../texts/common";
   import * as texts from "../../texts/wear";
+  import { heldSentence } from "../../format/held";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import { brakesAt, day, listed, ofBrake, position, rough, upperFirst } from "../../format/words";
@@ -99,10 +100,7 @@
       </p>
     {/if}
     <p>
-      {#if garage.known}{say(texts.garageScore, {
-          covered: garage.covered,
-          known: garage.known,
-        })}{:else}{texts.noForecastOfYourGarage}{/if}
+      {#if garage.known}{heldSentence(garage)}{:else}{texts.noForecastOfYourGarage}{/if}
     </p>
   </section>
 </div>

@@ -154,7 +154,7 @@
     gap: 0.2rem 0.9rem;
     grid-template-columns: 7rem 1fr;
     align-items: center;
-    min-height: 6.5rem;
+    min-height: 4rem;
     align-content: start;
   }
   .label {
