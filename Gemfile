@@ -19,6 +19,8 @@ gem "icalendar", "~> 2.10"
 gem "json_schemer", "~> 2.5"
 # The forecast's arrays (docs/decisions/0006-number-arrays.md).
 gem "numo-narray-alt", "~> 0.9.14"
+# The household as tables and photos in one file.
+gem "rubyzip", "~> 3.2"
 # The job sheet on paper.
 gem "prawn", "~> 2.5"
 # Web.

@@ -16,7 +16,7 @@ module Benchmarks
     ROOT = File.join(Graver::Boot::ROOT, "lib/graver/")
     # what => most files, statements and bytes
     AIMS = {
-      "a tick" => [45, 12, 4_000],
+      "a tick" => [46, 12, 4_000],
       "a reading saved as it was previewed" => [50, 15, 100],
       "the work after it" => [84, 20, 0],
       "the vehicle, unchanged" => [25, 3, 7_000],

@@ -52,6 +52,12 @@ RSpec.describe "The docs" do
     )
   end
 
+  it "hold the open format's schema as it is read" do
+    expect(JSON.parse(File.read(File.join(root, "docs/household.schema.json")))).to eq(
+      Graver::Storage::OpenFormat::Tree.schema
+    )
+  end
+
   it "say of nine in ten public methods what they take and return" do
     %w[core service storage].each do |room|
       counted = Documentation.of(File.join(Graver::Boot::ROOT, "lib/graver", room))

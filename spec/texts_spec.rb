@@ -50,6 +50,7 @@ RSpec.describe Graver::Say::Texts do
         *%w[stay turn replace measure_again].map { |outcome| "rotor_#{outcome}" },
         *%w[stay replace measure_again].map { |outcome| "rotor_because_#{outcome}" }
       ],
+      "exchange." => Graver::Storage::OpenFormat::Tree.tables.keys.map { |table| "table_#{table}" },
       "jobs." => %w[fluid_draw_off fluid_needed],
       "part_names." => %w[rotor rotors shoe brake_shoe brake_shoes]
     }.flat_map { |start, ends| ends.map { |last| start + last } }

@@ -19,7 +19,7 @@ RSpec.describe Graver::CLI::WorkAheadCommand do
 
   before do
     # as a server saves it: what no request waits for is left to the process beside it
-    later = Graver::Boot.context(settings, knowledge: DemoFile::KNOWLEDGE, serving: Graver::Boot::SERVING)
+    later = Graver::Boot.context(settings, knowledge: KNOWLEDGE, serving: Graver::Boot::SERVING)
     @context = later
     ask(:post, inspections, inspection("2026-05-01", "60000", pad("7.4")))
   end

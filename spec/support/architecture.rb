@@ -48,7 +48,20 @@ class Architecture
   GEMS = {
     "core" => %w[numo/narray],
     "knowledge" => %w[json_schemer],
-    "storage" => %w[sequel sqlite3 fileutils securerandom openssl exifr/jpeg open3 stringio tmpdir rubygems/package],
+    "storage" => %w[
+      sequel
+      sqlite3
+      zip
+      json_schemer
+      fileutils
+      securerandom
+      openssl
+      exifr/jpeg
+      open3
+      stringio
+      tmpdir
+      rubygems/package
+    ],
     "sheet" => %w[prawn],
     "api" => %w[sinatra/base dry/validation icalendar rack rqrcode_core puma puma/server socket],
     "cli" => %w[fileutils optparse],
@@ -82,6 +95,7 @@ class Architecture
         storage/household_file.rb
         storage/household_lock.rb
         storage/archive.rb
+        storage/open_format
         storage/backups.rb
         storage/certificate.rb
         storage/pictures.rb

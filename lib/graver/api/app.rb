@@ -21,6 +21,7 @@ module Graver
         Resources::Supplies,
         Resources::Jobs,
         Resources::Backups,
+        Resources::OpenFormat,
         Resources::Drills
       ].freeze
       # Answers are not cached, not shown in a foreign frame, and not loaded from another origin.

@@ -82,17 +82,28 @@ module Graver
       # FileRefused, NotSaved.
       def restore(name)
         copy = find(name)
-        apart do |folder|
-          ready, photos = opened(copy, folder)
-          before = before_restore
-          RestoredFile.new(ready, before && @path).prepare
-          Pictures.of(@path).take_in(photos)
-          PageSums.new(@path).forget
-          before ? copy_over(ready, @path) : put_in_place(ready)
-          before
-        end
+        apart { |folder| replace(*opened(copy, folder), "before-restore") }
       rescue SystemCallError, SQLite3::Exception => e
         raise NotSaved, Message.of("file.not_restored", because: e.message)
+      end
+
+      # Puts what another file holds in the place of the household. ready: a database that may be changed; photos:
+      # [path] -> Copy of what was there, or nil. Raises NotSaved.
+      def replace(ready, photos, occasion)
+        before = before(occasion)
+        RestoredFile.new(ready, before && @path).prepare
+        Pictures.of(@path).take_in(photos)
+        PageSums.new(@path).forget
+        before ? copy_over(ready, @path) : put_in_place(ready)
+        before
+      rescue SystemCallError, SQLite3::Exception => e
+        raise NotSaved, Message.of("file.not_restored", because: e.message)
+      end
+
+      # A folder for what is not ready yet, which is gone afterwards.
+      def apart(&block)
+        FileUtils.mkdir_p(@folder, mode: Sqlite::PRIVATE_FOLDER)
+        Dir.mktmpdir(".making-", @folder, &block)
       end
 
       # Takes in an archive from elsewhere, which the block writes to the IO it is given -> its name here. Raises
@@ -154,9 +165,9 @@ module Graver
       end
 
       # A backup of the present file, or nil if there is nothing to copy.
-      def before_restore
+      def before(occasion)
         HouseholdFile.check(@path)
-        make("before-restore")
+        make(occasion)
       rescue FileRefused
         nil
       end
@@ -169,12 +180,6 @@ module Graver
         end
         File.chmod(Sqlite::PRIVATE_FILE, ready)
         File.rename(ready, @path)
-      end
-
-      # A folder for what is not ready yet, which is gone afterwards.
-      def apart(&block)
-        FileUtils.mkdir_p(@folder, mode: Sqlite::PRIVATE_FOLDER)
-        Dir.mktmpdir(".making-", @folder, &block)
       end
 
       def plain(database, occasion)

@@ -60,6 +60,11 @@ module Graver
 
       # See Store#reachable?.
       def reachable? = @store.reachable?
+      # See Store#document, Store#merge.
+      def document(at) = @store.document(at)
+      def merge(document, &block) = transaction { @store.merge(document, &block) }
+      # -> OpenFormat::Desk
+      def desk = @store.desk
       # -> Backups
       def backups = @store.backups
       # -> Pictures

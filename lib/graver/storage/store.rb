@@ -85,6 +85,17 @@ module Graver
       # Every call reads again; within one request reads are remembered (RequestStore).
       def once(_key) = yield
 
+      # Adds what a checked document has and this household hasn't -> { table => OpenFormat::Merged::Count }. The block
+      # may roll it back. Raises NotSaved.
+      def merge(document, &block)
+        transaction { OpenFormat::Merged.new(@database).call(document).tap(&block) }
+      end
+
+      # All of it as a document of the open format. at: when it is written
+      def document(at) = OpenFormat::Written.new(@database).call(at)
+
+      # -> OpenFormat::Desk
+      def desk = @desk ||= OpenFormat::Desk.new(backups, pictures)
       # -> Backups of the file
       def backups = @backups ||= Backups.new(@path)
       # -> Pictures beside the file

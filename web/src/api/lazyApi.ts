@@ -7,6 +7,7 @@ const file = (type: string) => ({
 });
 const jpeg = file("image/jpeg");
 const tar = file("application/x-tar");
+const bytes = file("application/octet-stream");
 
 /** The same of what only some screens ask for, and the first page does not carry. */
 export const lazyApi = {
@@ -119,6 +120,14 @@ export const lazyApi = {
   backups: () => taken(client.GET("/backups")),
   makeBackup: () => taken(client.POST("/backups")),
   addBackup: (archive: Blob) => taken(client.POST("/backups/archives", { body: archive as unknown as string, ...tar })),
+  importHousehold: (household: Blob, mode: "merge" | "replace", trial: boolean) =>
+    taken(
+      client.POST("/household-imports", {
+        params: { query: { mode, ...(trial ? { trial: "yes" } : {}) } },
+        body: household as unknown as string,
+        ...bytes,
+      }),
+    ),
   restoreBackup: (name: string) => taken(client.POST("/backups/{name}/restore", { params: { path: { name } } })),
   bin: () => taken(client.GET("/bin")),
   checkZero: (id: number, check: Schemas["NewZeroCheck"]) =>

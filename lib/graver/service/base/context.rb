@@ -60,6 +60,9 @@ module Graver
           @snapshots = LruCache.new(MOST_READINGS) { |kept| kept.snapshot.weight }
         end
 
+        # A context of its own for the records of another file.
+        def of_file(store) = self.class.new(store:, knowledge: @knowledge, today: @today)
+
         # True when the records answer; raises otherwise.
         def reachable? = @store.reachable?
         # A copy for one request, in one English, which loads each record once.

@@ -7,6 +7,7 @@
   import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
+  import OpenFormat from "./OpenFormat.svelte";
   import Problem from "../../parts/Problem.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { day } from "../../format/words";
@@ -101,6 +102,7 @@
         >
       </table>
     {/if}
+    {#if loaded.value.may_restore}<OpenFormat imported={() => loaded.load(lazyApi.backups)} />{/if}
   </div>
 {:else if loaded.loading}
   <Skeleton />

@@ -23,6 +23,7 @@
   const OVER = 4;
   /** Beside its line where there is room, else over it from the left edge. */
   const textAt = (lane: Lane) => (width - lane.to > 250 ? lane.to + 10 : 0);
+  const room = (lane: Lane) => `calc(100% - ${px(textAt(lane))})`;
   const topOf = (lane: Lane) => lane.y + (textAt(lane) ? 0 : isAbove(lane) ? -6 : 8);
   const px = (length: number) => `${length}px`;
   const kind = (key: string) => (/new_|backing/.test(key) ? "" : /^(pad|lining)/.test(key) ? "pad" : "rotor");
@@ -59,12 +60,7 @@
   {#each [...drawing.above, ...drawing.below] as lane (lane.key)}
     {@const field = fields.get(lane.key)}
     {#if field}
-      <div
-        class="at"
-        style:top={px(topOf(lane))}
-        style:left={px(textAt(lane))}
-        style:max-width="calc(100% - {px(textAt(lane))})"
-      >
+      <div class="at" style:top={px(topOf(lane))} style:left={px(textAt(lane))} style:max-width={room(lane)}>
         <DataCell {form} {field} sources={form.data!.sources} lane />
       </div>
     {/if}

@@ -1,0 +1,27 @@
+export const title = "Open formats";
+export const what =
+  "Everything you entered, in files other programs can read. Passphrase, phones and the calendar's address stay here.";
+export const json = "Export as JSON";
+export const zip = "Export with tables and photos";
+export const choose = "Choose a file to import";
+export const how = "How";
+export const merge = "Add what isn't here; change nothing that is";
+export const replace = "Put it in place of all my data";
+export const trying = "Reading {file} …";
+export const wouldAdd = "{file}: nothing has changed yet. This is what an import does:";
+export const wouldReplace = "{file}: nothing has changed yet. All your data is replaced by this:";
+export const nothingNew = "{file}: everything in it is already here.";
+export const refused = "{file} can't be imported, and nothing has changed. What is wrong with it:";
+export const row = "What";
+export const added = "New";
+export const present = "Already here";
+export const leftOut = "Left out";
+export const contradicts = "Left out: what would contradict your data, and inspections that aren't saved yet.";
+export const atLine = "Line {line}, {place}: {text}";
+export const lineOnly = "Line {line}: {text}";
+export const at = "{place}: {text}";
+export const doMerge = "Import";
+export const doReplace = "Replace my data";
+export const cancel = "Cancel";
+export const done = "Imported. Your previous data is the newest backup.";
+export const doneAlone = "Imported.";
