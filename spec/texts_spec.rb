@@ -50,6 +50,24 @@ RSpec.describe Graver::Say::Texts do
         *%w[stay turn replace measure_again].map { |outcome| "rotor_#{outcome}" },
         *%w[stay replace measure_again].map { |outcome| "rotor_because_#{outcome}" }
       ],
+      "doctor." => %w[
+        ruby
+        interface
+        not_built
+        built_before
+        jpegtran
+        no_jpegtran
+        file
+        photos
+        times
+        backups
+        disk
+        clock
+        port
+        running
+        port_taken
+        port_refused
+      ],
       "exchange." => Graver::Storage::OpenFormat::Tree.tables.keys.map { |table| "table_#{table}" },
       "jobs." => %w[fluid_draw_off fluid_needed],
       "part_names." => %w[rotor rotors shoe brake_shoe brake_shoes]

@@ -70,6 +70,14 @@ module Graver
     # Backups of the household's file, whether it can be opened or not.
     def backups(settings = ENV) = Storage::Backups.new(setting(settings, "GRAVER_DATABASE"))
 
+    # -> Storage::Examination of the household's file
+    def examination(free_bytes:, settings: ENV, now: Time.now.utc)
+      Storage::Examination.new(setting(settings, "GRAVER_DATABASE"), now:, free_bytes:)
+    end
+
+    # The port it listens on.
+    def port(settings = ENV) = setting(settings, "GRAVER_PORT").to_i
+
     # For HTTPS to phones -> Storage::Certificate::Made
     def certificate(address, now, settings = ENV)
       Storage::Certificate.new(setting(settings, "GRAVER_DATABASE"), now).for(address)

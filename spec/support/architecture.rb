@@ -64,7 +64,7 @@ class Architecture
     ],
     "sheet" => %w[prawn],
     "api" => %w[sinatra/base dry/validation icalendar rack rqrcode_core puma puma/server socket],
-    "cli" => %w[fileutils optparse],
+    "cli" => %w[fileutils optparse net/http open3 socket],
     "service" => %w[bcrypt securerandom],
     "devices" => [],
     "say" => [],
@@ -95,6 +95,7 @@ class Architecture
         storage/household_file.rb
         storage/household_lock.rb
         storage/archive.rb
+        storage/examination.rb
         storage/open_format
         storage/backups.rb
         storage/certificate.rb
@@ -112,7 +113,7 @@ class Architecture
         freed_memory.rb
       ]
     ],
-    network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI Puma], %w[api/lan_server.rb]],
+    network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI Puma], %w[api/lan_server.rb cli/doctor_command.rb]],
     programs: [
       %w[Open3 PTY Process],
       %w[storage/pictures.rb storage/check_apart.rb service/base/context.rb process_beside.rb cli]

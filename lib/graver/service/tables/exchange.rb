@@ -42,7 +42,7 @@ module Graver
               mode == "replace" ? replace(given, ready, trial) : merge(given, trial)
             end
         rescue Sequel::DatabaseError => e
-          raise NotSaved, Message.of("file.not_restored", because: e.message)
+          raise NotSaved, Message.of("exchange.not_imported", because: e.message)
         end
 
         private
