@@ -39,6 +39,7 @@ class Architecture
     "jobs/buying" => [*BELOW_JOBS, "jobs/scope"],
     "jobs/money" => [*BELOW_JOBS, "jobs/scope"],
     "jobs/plan" => PLANNING,
+    "logbook" => PLANNING,
     "jobs/at_the_car" => [*PLANNING, "jobs/plan"],
     "jobs/finish" => [*PLANNING, "jobs/plan", "jobs/at_the_car"],
     "tables" => [*PLANNING, "jobs/plan", "jobs/at_the_car", "jobs/finish"]

@@ -37,6 +37,8 @@ RSpec.describe "The frame in the browser", :demo do
     page.fill_in "Find", with: ""
     page.select "Juniper", from: "Vehicle"
     expect(page.all("tbody tr", minimum: 3).length).to be < all
+    page.select "Inspections", from: "What"
+    expect(page).to have_no_css("tbody tr.follow_up")
     page.first("tbody a").click
     expect(page).to have_css("h2", text: "Readings")
     bar.click_link "Log"

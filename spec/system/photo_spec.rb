@@ -56,7 +56,7 @@ RSpec.describe "Measuring in a photo, in the browser", :demo do
     page.click_button "Save inspection"
     expect(page).to have_css("h1", text: "Findings")
     logged = context.store.inspections.of_vehicle(3).last
-    expect(context.store.photos.of_vehicle(3).select { |photo| photo.inspection_id == logged.id }.length).to eq(1)
+    expect(context.store.photos.of_vehicle(3).count { |photo| photo.inspection_id == logged.id }).to eq(1)
     page.visit "/#/inspections/#{logged.id}"
     expect(page).to have_css("button[aria-label^='Photo'] img")
   end

@@ -106,7 +106,7 @@ RSpec.describe "The timeline in the browser", :demo do
     expect(page).to have_text(/Enter a number/)
     expect(page).to have_text("Measure the left inner pad with a caliper").and have_text(
             "calculated later"
-          ).and have_text(/In your garage|No forecast in your garage/)
+          ).and have_text(/Right so far|No forecast in your garage/)
   end
 
   it "keeps torque wrenches and shows their settings, with a crow-foot too" do

@@ -16,6 +16,7 @@ module Graver
         Resources::FollowUps,
         Resources::Photos,
         Resources::Timelines,
+        Resources::Logbook,
         Resources::Workshop,
         Resources::Imports,
         Resources::Supplies,

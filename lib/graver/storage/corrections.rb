@@ -8,6 +8,7 @@ module Graver
     class Corrections
       def initialize(database)
         @table = database[:corrections]
+        @inspections = database[:inspections]
       end
 
       # change: { "value" => "8.2", ... } or { "void" => true }; { "void" => false } takes a void back.
@@ -26,6 +27,11 @@ module Graver
       # { inspection id => [Correction] }, oldest first
       def of(inspection_ids)
         @table.where(inspection_id: inspection_ids).order(:id).map { |row| record(row) }.group_by(&:inspection_id)
+      end
+
+      # Of a vehicle's inspections, struck out ones too -> [Correction], oldest first
+      def of_vehicle(vehicle_id)
+        @table.where(inspection_id: @inspections.where(vehicle_id:).select(:id)).order(:id).map { |row| record(row) }
       end
 
       # A row of evidence (symbol keys) as it reads after its corrections; :void is true when it does not count.

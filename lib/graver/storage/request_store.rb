@@ -14,7 +14,7 @@ module Graver
         instruments: %i[all find],
         imports: %i[find of_vehicle content],
         preferences: %i[all],
-        corrections: %i[of],
+        corrections: %i[of of_vehicle],
         planned_events: %i[of_vehicles],
         follow_ups: %i[of_vehicles],
         photos: %i[find of_vehicle],

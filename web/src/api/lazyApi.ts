@@ -120,6 +120,10 @@ export const lazyApi = {
   backups: () => taken(client.GET("/backups")),
   makeBackup: () => taken(client.POST("/backups")),
   addBackup: (archive: Blob) => taken(client.POST("/backups/archives", { body: archive as unknown as string, ...tar })),
+  logbook: (query: Record<"words" | "vehicle" | "kind" | "from" | "upto" | "most", string>) =>
+    taken(client.GET("/logbook", { params: { query } })),
+  logbookSets: (vehicle: string) => taken(client.GET("/logbook/sets", { params: { query: { vehicle } } })),
+  logbookCosts: () => taken(client.GET("/logbook/costs")),
   importHousehold: (household: Blob, mode: "merge" | "replace", trial: boolean) =>
     taken(
       client.POST("/household-imports", {

@@ -8,8 +8,22 @@ export const vehicle = "Vehicle";
 export const all = "All";
 export const kind = "What";
 export const everything = "Everything";
-export const inspections = "Inspections";
-export const jobs = "Jobs done";
+export const kinds = {
+  inspection: "Inspections",
+  job: "Jobs done",
+  forecast: "Forecasts and how they did",
+  correction: "Corrections",
+  follow_up: "Follow-ups",
+  event: "Trips and lay-ups",
+};
+export const from = "From";
+export const upto = "To";
+export const parts = [
+  ["log", "Log"],
+  ["sets", "Sets"],
+  ["costs", "Costs"],
+] as const;
+export const sets = "Sets";
 export const odometer = "Odometer";
 export const hoursSpent = "{hours}\u00a0h";
 export const spent = "{amount} spent";

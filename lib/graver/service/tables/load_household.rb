@@ -89,6 +89,9 @@ module Graver
             end
           given.fetch("ahead", []).each { |row| ahead(vehicle.id, row) }
           given.fetch("follow_ups", []).each { |row| follow_up(vehicle.id, row) }
+          vehicle.axles.each do |axle|
+            given.dig("axles", axle.name).fetch("done", []).each { |row| done(axle.name, axle.id, row) }
+          end
         end
 
         def follow_up(vehicle_id, row)
@@ -204,6 +207,19 @@ module Graver
             overall: false,
             instrument: @tools[inspection["rotor_tool"]]
           }
+        end
+
+        # A job of before Graver: what was done and what it cost, without its steps.
+        def done(axle, axle_id, row)
+          day = @context.today - row["days_ago"]
+          prices = row.fetch("prices", {}).map { |part, (name, price)| { axle:, part:, name:, price: } }
+          closed = { spent: prices.sum { |each| each[:price] }.round(2), hours: row["hours"], prices:, entered: true }
+          jobs, at = @context.store.jobs, "#{day.iso8601}T16:00:00Z"
+          @context.store.transaction do
+            job = jobs.add(axle_id:, procedure: @context.knowledge.procedure.id, planned_for: day, at:)
+            jobs.record_event(job.id, "scope", { axles: { axle_id.to_s => row["works"] }, reasons: {} }, at:)
+            jobs.record_event(job.id, "finished", closed, at:)
+          end
         end
 
         def job(axle_id, given)

@@ -1,47 +1,74 @@
 <script lang="ts">
   import SelectField from "../../parts/controls/SelectField.svelte";
-  import Skeleton from "../../parts/Skeleton.svelte";
   import * as texts from "../../texts/logbook";
   import { say } from "../../texts/say";
   import { lazyApi } from "../../api/lazyApi";
-  import { api, type Schemas } from "../../api/client";
+  import type { Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
   import { Loader } from "../../parts/loader.svelte";
-  import { entriesOf } from "./entries";
-  import LogTable from "./LogTable.svelte";
+  import LogLines from "./LogLines.svelte";
 
-  /** The log of all vehicles. */
-  const loaded = new Loader<Schemas["Vehicle"][]>();
-  void loaded.load(async () => {
-    const { vehicles } = await lazyApi.places();
-    return Promise.all(vehicles.map((vehicle) => api.vehicle(vehicle.id)));
-  });
+  /** Log, sets and costs of all vehicles. */
+  let { params = {} }: { params?: { part?: string } } = $props();
+  const loaded = new Loader<Schemas["Places"]>();
+  void loaded.load(lazyApi.places);
   let only = $state("");
-  const shown = $derived((loaded.value ?? []).filter((vehicle) => !only || String(vehicle.id) === only));
+  const part = $derived(params.part ?? "log");
+  const vehicles = $derived(loaded.value?.vehicles ?? []);
+  const shown = $derived(vehicles.filter((vehicle) => !only || String(vehicle.id) === only));
 </script>
 
 <svelte:head><title>{texts.titleGraver}</title></svelte:head>
 {#if loaded.error}<Problem error={loaded.error} />{/if}
-{#if loaded.value}
-  <div class="stack">
-    <div class="row spread">
-      <h1>{texts.title}</h1>
+<div class="stack">
+  <div class="row spread">
+    <h1>{texts.title}</h1>
+    <nav class="row" aria-label={texts.title}>
+      {#each texts.parts as [id, label] (id)}
+        <a href={id === "log" ? "#/logbook" : `#/logbook/${id}`} aria-current={part === id ? "page" : undefined}
+          >{label}</a
+        >
+      {/each}
+    </nav>
+    {#if part !== "costs"}
       <SelectField
         label={texts.vehicle}
         bind:value={only}
         options={[
           { id: "", label: texts.all },
-          ...loaded.value.map((vehicle) => ({ id: String(vehicle.id), label: vehicle.name })),
+          ...vehicles.map((vehicle) => ({ id: String(vehicle.id), label: vehicle.name })),
         ]}
       />
-      <p class="row">
-        {#each shown as vehicle (vehicle.id)}<a href="/api/v1/vehicles/{vehicle.id}/log.csv" download
-            >{say(texts.exportOf, { name: vehicle.name })}</a
-          >{/each}
-      </p>
-    </div>
-    <LogTable entries={shown.flatMap(entriesOf)} vehicles />
+    {/if}
   </div>
-{:else if loaded.loading}
-  <Skeleton />
-{/if}
+  {#if part === "sets"}
+    <section class="sheet">
+      {#await import("./SetStories.svelte") then { default: SetStories }}<SetStories
+          vehicle={only || undefined}
+        />{/await}
+    </section>
+  {:else if part === "costs"}
+    <section class="sheet">
+      {#await import("./Costs.svelte") then { default: Costs }}<Costs />{/await}
+    </section>
+  {:else}
+    <LogLines vehicle={only || undefined} />
+    <p class="row">
+      {#each shown as vehicle (vehicle.id)}<a href="/api/v1/vehicles/{vehicle.id}/log.csv" download
+          >{say(texts.exportOf, { name: vehicle.name })}</a
+        >{/each}
+    </p>
+  {/if}
+</div>
+
+<style>
+  nav a {
+    padding: 0.4rem 0.2rem;
+  }
+  nav a[aria-current] {
+    font-weight: 600;
+    color: inherit;
+    text-decoration: none;
+    border-bottom: 3px solid var(--brand, #b9802f);
+  }
+</style>

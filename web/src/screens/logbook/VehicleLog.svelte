@@ -4,8 +4,8 @@
   import { say } from "../../texts/say";
   import Problem from "../../parts/Problem.svelte";
   import { vehicleAt } from "./vehicleAt.svelte";
-  import { entriesOf } from "./entries";
-  import LogTable from "./LogTable.svelte";
+  import LogLines from "./LogLines.svelte";
+  import SetStories from "./SetStories.svelte";
 
   /** The log of one vehicle. */
   let { params }: { params: { id: string } } = $props();
@@ -23,7 +23,11 @@
         <a href="/api/v1/vehicles/{vehicle.id}/log.csv" download>{say(texts.exportOf, { name: vehicle.name })}</a>
       </p>
     </div>
-    <LogTable entries={entriesOf(vehicle)} />
+    <LogLines vehicle={params.id} />
+    <section class="sheet">
+      <h2>{texts.sets}</h2>
+      <SetStories vehicle={params.id} />
+    </section>
   </div>
 {:else if loaded.loading}
   <Skeleton />
