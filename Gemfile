@@ -20,7 +20,7 @@ gem "json_schemer", "~> 2.5"
 # The forecast's arrays (docs/decisions/0006-number-arrays.md).
 gem "numo-narray-alt", "~> 0.9.14"
 # The household as tables and photos in one file.
-gem "rubyzip", "~> 3.2"
+gem "rubyzip", "~> 3.7"
 # The job sheet on paper.
 gem "prawn", "~> 2.5"
 # Web.

@@ -123,4 +123,54 @@ RSpec.describe "Archives in the API" do
     expect(last_response.status).to eq(404)
     expect(send_bytes("/backups/archives", "", "application/x-tar", from: "192.168.7.9")).to eq(404)
   end
+
+  def locked(passphrase)
+    header "Host", "127.0.0.1"
+    header "Content-Type", "application/json"
+    post("/api/v1/backups/encrypted-copies", JSON.generate(passphrase:))
+    last_response.body.b
+  end
+
+  def unlock(zip, passphrase)
+    header "Graver-Passphrase", passphrase && URI.encode_www_form_component(passphrase)
+    send_bytes("/backups/archives", zip, "application/x-tar")
+  end
+
+  it "locks a copy with a passphrase; a wrong one says so, and another machine opens it" do
+    words = "fünf Wörter, schwer zu raten"
+    zip = locked(words)
+    expect([status, zip[0, 2], zip.include?("SQLite format")]).to eq([200, "PK", false])
+    expect(zip).not_to include("Juniper".b)
+    Dir.mktmpdir do |empty|
+      File.binwrite("#{empty}/copy.zip", zip)
+      command = [File.join(Graver::Boot::ROOT, "bin/graver"), "restore", "#{empty}/copy.zip"]
+      there = { "GRAVER_DATABASE" => "#{empty}/new/house.sqlite3" }
+      said, errors, done = Open3.capture3(there, *command, stdin_data: "not these five words\n")
+      expect([said, errors, done.success?]).to match(["", /Wrong passphrase for this copy/, false])
+      said, errors, done = Open3.capture3(there, *command, stdin_data: "#{words}\n")
+      expect([said, errors, done.success?]).to match([/Restored .*by-hand/, "", true])
+      other = Graver::Storage::Store.open("#{empty}/new/house.sqlite3")
+      expect(other.vehicles.all.map(&:name)).to eq(["Juniper"])
+      expect(Camera.corners(other.pictures.read(other.photos.find(1).digest))).to eq(%i[red blue blue red])
+      other.close
+    end
+  end
+
+  it "refuses a short passphrase, a wrong one, and a copy that was changed" do
+    locked("too short")
+    expect([status, fields(JSON.parse(last_response.body))]).to eq([422, { "passphrase" => "out_of_range" }])
+    before = ask(:get, "/backups")["backups"].length
+    zip = locked("five words that nobody knows")
+    expect(unlock(zip, "five words that somebody knows")).to eq(422)
+    expect(fields(JSON.parse(last_response.body))).to eq("passphrase" => "refused")
+    expect(unlock(zip, nil)).to eq(422)
+    expect(
+      unlock(
+        zip.dup.tap { |bytes| bytes.setbyte(bytes.bytesize / 2, bytes.getbyte(bytes.bytesize / 2) ^ 1) },
+        "five words that nobody knows"
+      )
+    ).to eq(409)
+    expect(ask(:get, "/backups")["backups"].length).to eq(before + 1)
+    expect(unlock(zip, "five words that nobody knows")).to eq(201)
+  end
 end

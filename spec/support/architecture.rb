@@ -65,7 +65,7 @@ class Architecture
     ],
     "sheet" => %w[prawn],
     "api" => %w[sinatra/base dry/validation icalendar rack rqrcode_core puma puma/server socket],
-    "cli" => %w[fileutils optparse net/http open3 socket],
+    "cli" => %w[fileutils optparse net/http open3 socket io/console],
     "service" => %w[bcrypt securerandom],
     "devices" => [],
     "say" => [],
@@ -96,6 +96,7 @@ class Architecture
         storage/household_file.rb
         storage/household_lock.rb
         storage/archive.rb
+        storage/encrypted_copy.rb
         storage/examination.rb
         storage/open_format
         storage/backups.rb

@@ -42,6 +42,13 @@ module Graver
       # The version of the answer the sender has (Sections), or nil.
       def have = @request.get_header("HTTP_GRAVER_HAVE")
 
+      # Of an encrypted copy that is sent, percent-encoded as it may hold any letter -> text or nil
+      def passphrase
+        @request.get_header("HTTP_GRAVER_PASSPHRASE")&.then { |text| URI.decode_www_form_component(text) }
+      rescue ArgumentError
+        nil
+      end
+
       def path = @request.path_info
 
       # For requests from the network: the device's session token, or nil; the address it comes from.

@@ -4,19 +4,26 @@ module Graver
   module CLI
     # graver restore [NAME|FILE]: restores a backup, or lists them. Refuses while Graver runs: then restore in the app.
     class RestoreCommand
-      def initialize(out: $stdout, err: $stderr)
+      def initialize(input: $stdin, out: $stdout, err: $stderr)
+        @input = input
         @out = out
         @err = err
       end
 
       def call(arguments)
         arguments.empty? ? list(Boot.backups.all) : Boot.alone { restore(arguments.first) }
+      rescue InvalidEntry => e
+        told(e.faults.first.message)
       rescue Error => e
-        @err.puts e.message
-        1
+        told(e.message)
       end
 
       private
+
+      def told(message)
+        @err.puts message
+        1
+      end
 
       def list(copies)
         @out.puts(copies.map { |copy| "#{copy.name}  #{copy.bytes} bytes" })
@@ -40,9 +47,10 @@ module Graver
         0
       end
 
-      # An archive from elsewhere -> its name here
+      # An archive from elsewhere, locked or not -> its name here
       def taken_in(path, backups)
-        File.open(path, "rb") { |file| backups.take_in { |out| IO.copy_stream(file, out) } }
+        passphrase = Passphrase.ask(@input, @err) if path.end_with?(".zip")
+        File.open(path, "rb") { |file| backups.take_in(passphrase:) { |out| IO.copy_stream(file, out) } }
       end
     end
   end

@@ -106,12 +106,11 @@ module Graver
         Dir.mktmpdir(".making-", @folder, &block)
       end
 
-      # Takes in an archive from elsewhere, which the block writes to the IO it is given -> its name here. Raises
-      # FileRefused, NotSaved.
-      def take_in(&block)
+      # Takes in an archive from elsewhere, which the block writes to the IO it is given -> its name here. passphrase:
+      # of an encrypted copy. Raises FileRefused, InvalidEntry, NotSaved.
+      def take_in(passphrase: nil, &block)
         apart do |folder|
-          path = File.join(folder, "archive.tar")
-          File.open(path, "wb", Sqlite::PRIVATE_FILE, &block)
+          path = opened_copy(folder, passphrase, &block)
           Archive.check(path)
           name = named(ARCHIVED, "tar", path)
           rotate(ARCHIVED)
@@ -119,6 +118,19 @@ module Graver
         end
       rescue SystemCallError => e
         raise NotSaved, Message.of("file.no_backup", because: e.message)
+      end
+
+      # A new backup, locked with a passphrase: its bytes part by part -> Enumerator. Raises InvalidEntry, NotSaved.
+      def encrypted(passphrase)
+        EncryptedCopy.check(passphrase)
+        archive = make(ARCHIVED)
+        Enumerator.new do |parts|
+          apart do |folder|
+            path = File.join(folder, "locked.zip")
+            EncryptedCopy.write(path, archive.path, passphrase)
+            File.open(path, "rb") { |file| parts << file.read(PART_BYTES) until file.eof? }
+          end
+        end
       end
 
       # The bytes of an archive, part by part -> Enumerator. Raises NotFound.
@@ -180,6 +192,15 @@ module Graver
         end
         File.chmod(Sqlite::PRIVATE_FILE, ready)
         File.rename(ready, @path)
+      end
+
+      # -> path of the tar that the block writes, as it is or locked
+      def opened_copy(folder, passphrase, &block)
+        path = File.join(folder, "given")
+        File.open(path, "wb", Sqlite::PRIVATE_FILE, &block)
+        return path unless EncryptedCopy.this?(path)
+
+        File.join(folder, "archive.tar").tap { |tar| EncryptedCopy.open(path, tar, passphrase) }
       end
 
       def plain(database, occasion)

@@ -41,7 +41,7 @@ class Architecture
     def visit_x_string_node(_) = stray("runs another program")
     def visit_interpolated_x_string_node(_) = stray("runs another program")
     def visit_global_variable_read_node(node)
-      (stray("reads #{node.name}") unless %i[$stdout $stderr].include?(node.name) && free?(%w[cli]))
+      (stray("reads #{node.name}") unless %i[$stdin $stdout $stderr].include?(node.name) && free?(%w[cli]))
     end
 
     def visit_global_variable_write_node(node) = stray("sets #{node.name}")

@@ -119,7 +119,18 @@ export const lazyApi = {
   restoreDraft: (binned: number) => taken(client.POST("/drafts/{id}/restore", { params: { path: { id: binned } } })),
   backups: () => taken(client.GET("/backups")),
   makeBackup: () => taken(client.POST("/backups")),
-  addBackup: (archive: Blob) => taken(client.POST("/backups/archives", { body: archive as unknown as string, ...tar })),
+  addBackup: (archive: Blob, passphrase?: string) =>
+    taken(
+      client.POST("/backups/archives", {
+        params: { header: passphrase ? { "Graver-Passphrase": encodeURIComponent(passphrase) } : {} },
+        body: archive as unknown as string,
+        ...tar,
+      }),
+    ),
+  encryptBackup: (passphrase: string): Promise<Blob> =>
+    taken(
+      client.POST("/backups/encrypted-copies", { body: { passphrase }, parseAs: "blob" }),
+    ) as Promise<unknown> as Promise<Blob>,
   logbook: (query: Record<"words" | "vehicle" | "kind" | "from" | "upto" | "most", string>) =>
     taken(client.GET("/logbook", { params: { query } })),
   logbookSets: (vehicle: string) => taken(client.GET("/logbook/sets", { params: { query: { vehicle } } })),

@@ -15,6 +15,15 @@ export const save = "Save as file";
 export const saveLabel = "Save the backup of {when} as a file";
 export const add = "Add a saved backup";
 export const added = "Backup added. Restore it below.";
+export const encrypted = "Encrypted copy";
+export const encryptedWhat =
+  "Everything in one zip file, locked with a passphrase: to keep where others might find it. Other programs can open it too, if they know AES. Without the passphrase it can never be opened, not even by you.";
+export const passphrase = "Passphrase";
+export const passphraseHint = "At least 16 characters: five words that are hard to guess.";
+export const encrypt = "Save an encrypted copy";
+export const encryptedMade = "Encrypted copy saved as {name}. Keep it on another disk.";
+export const locked = "{name} is locked. Enter its passphrase.";
+export const unlock = "Add it";
 export const when = "Made";
 export const why = "Reason";
 export const size = "Size";

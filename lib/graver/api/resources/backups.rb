@@ -10,6 +10,7 @@ module Graver
         get "/backups", :backups
         post "/backups", :make_backup, 201
         post "/backups/archives", :add_backup, 201
+        post "/backups/encrypted-copies", :encrypt_backup
         get "/backups/:name", :backup_archive
         post "/backups/:name/restore", :restore_backup
         repeatable :make_backup, :add_backup, :restore_backup
@@ -27,8 +28,20 @@ module Graver
 
         def add_backup
           here do
-            copies.take_in { |out| @exchange.each_part(LARGEST_BYTES) { |part| out.write(part) } }
+            copies.take_in(passphrase: @exchange.passphrase) do |out|
+              @exchange.each_part(LARGEST_BYTES) { |part| out.write(part) }
+            end
             backups
+          end
+        end
+
+        def encrypt_backup
+          here do
+            Download.new(
+              type: "application/zip",
+              body: copies.encrypted(payload(Contracts::EncryptedCopy)[:passphrase]),
+              disposition: %(attachment; filename="graver-#{context.today}-encrypted.zip")
+            )
           end
         end
 

@@ -15,8 +15,11 @@ module Graver
         def all = @backups.all
         # -> Storage::Backups::Copy. Raises NotSaved.
         def make = @backups.make("by-hand")
-        # Takes in an archive, which the block writes -> its name. Raises FileRefused, NotSaved.
-        def take_in(&block) = @backups.take_in(&block)
+        # Takes in an archive, which the block writes -> its name. passphrase: of an encrypted copy. Raises FileRefused,
+        # InvalidEntry, NotSaved.
+        def take_in(passphrase: nil, &block) = @backups.take_in(passphrase:, &block)
+        # -> Enumerator of a new, encrypted copy's bytes. Raises InvalidEntry, NotSaved.
+        def encrypted(passphrase) = @backups.encrypted(passphrase)
         # -> what `each` gives an archive's bytes by, part by part. Raises NotFound.
         def archive(name) = @backups.archive_parts(name)
         # Raises NotFound, FileRefused, NotSaved.

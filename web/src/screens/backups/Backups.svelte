@@ -6,7 +6,9 @@
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
-  import type { Schemas } from "../../api/client";
+  import { Refusal, type Schemas } from "../../api/client";
+  import TextField from "../../parts/controls/TextField.svelte";
+  import EncryptedCopy from "./EncryptedCopy.svelte";
   import OpenFormat from "./OpenFormat.svelte";
   import Problem from "../../parts/Problem.svelte";
   import { Loader } from "../../parts/loader.svelte";
@@ -20,6 +22,23 @@
   let said = $state("");
   let failed = $state<unknown>(null);
   let busy = $state(false);
+
+  /** An encrypted copy that waits for its passphrase. */
+  let locked = $state.raw<File | null>(null);
+  let passphrase = $state("");
+  let refused = $state("");
+  async function add(file: File) {
+    [locked, passphrase, refused] = [null, "", ""];
+    if (file.name.endsWith(".zip")) locked = file;
+    else await act(() => lazyApi.addBackup(file), texts.added);
+  }
+  async function unlock() {
+    await act(() => lazyApi.addBackup(locked!, passphrase), texts.added);
+    const fault = failed instanceof Refusal ? failed.faults.find(({ field }) => field === "passphrase") : undefined;
+    refused = fault?.message ?? "";
+    if (fault) failed = null;
+    else locked = null;
+  }
 
   const moment = (iso: string) =>
     `${day(iso.slice(0, 10))}, ${new Date(iso).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })}`;
@@ -58,9 +77,9 @@
       {#if loaded.value.may_restore}
         <FileButton
           label={texts.add}
-          accept=".tar,application/x-tar"
+          accept=".tar,.zip,application/x-tar,application/zip"
           disabled={busy}
-          pick={(files) => act(() => lazyApi.addBackup(files[0]!), texts.added)}
+          pick={(files) => add(files[0]!)}
         />
       {/if}
       {#if said}<p role="status">
@@ -69,6 +88,20 @@
             >{/if}
         </p>{/if}
     </div>
+    {#if locked}
+      <form class="row end" onsubmit={(event) => (event.preventDefault(), unlock())}>
+        <TextField
+          label={say(texts.locked, { name: locked.name })}
+          type="password"
+          autocomplete="off"
+          width="long"
+          first
+          bind:value={passphrase}
+          fault={refused}
+        />
+        <PlainButton type="submit" disabled={busy || !passphrase}>{texts.unlock}</PlainButton>
+      </form>
+    {/if}
     {#if backups.length}
       <table>
         <thead><tr><th>{texts.when}</th><th>{texts.why}</th><th class="figure">{texts.size}</th><th></th></tr></thead>
@@ -102,6 +135,7 @@
         >
       </table>
     {/if}
+    {#if loaded.value.may_restore}<EncryptedCopy made={() => loaded.load(lazyApi.backups)} />{/if}
     {#if loaded.value.may_restore}<OpenFormat imported={() => loaded.load(lazyApi.backups)} />{/if}
   </div>
 {:else if loaded.loading}
