@@ -68,6 +68,31 @@ RSpec.describe Graver::Say::Texts do
         port_taken
         port_refused
       ],
+      "report." => %w[
+        title
+        made
+        foot
+        name
+        make
+        model
+        year
+        plate
+        vin
+        odometer
+        state
+        axle
+        last_read
+        unknown
+        set_now
+        set_was
+        never_read
+        first
+        uneven
+        seen
+        data_of
+        not_known
+        photo
+      ],
       "exchange." => Graver::Storage::OpenFormat::Tree.tables.keys.map { |table| "table_#{table}" },
       "jobs." => %w[fluid_draw_off fluid_needed],
       "part_names." => %w[rotor rotors shoe brake_shoe brake_shoes]

@@ -63,7 +63,7 @@ class Architecture
       tmpdir
       rubygems/package
     ],
-    "sheet" => %w[prawn],
+    "sheet" => %w[prawn stringio],
     "api" => %w[sinatra/base dry/validation icalendar rack rqrcode_core puma puma/server socket],
     "cli" => %w[fileutils optparse net/http open3 socket io/console],
     "service" => %w[bcrypt securerandom],

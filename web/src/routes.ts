@@ -12,6 +12,7 @@ export const routes = {
   "/vehicles/:id/findings": wrap({ asyncComponent: () => import("./screens/findings/Findings.svelte") }),
   "/vehicles/:id/timeline": wrap({ asyncComponent: () => import("./screens/timeline/VehicleTimeline.svelte") }),
   "/vehicles/:id/log": wrap({ asyncComponent: () => import("./screens/logbook/VehicleLog.svelte") }),
+  "/vehicles/:id/report": wrap({ asyncComponent: () => import("./screens/logbook/VehicleReport.svelte") }),
   "/vehicles/:id/jobs": wrap({ asyncComponent: () => import("./screens/logbook/VehicleJobs.svelte") }),
   "/timeline": wrap({ asyncComponent: () => import("./screens/timeline/HouseholdTimeline.svelte") }),
   "/logbook/:part?": wrap({ asyncComponent: () => import("./screens/logbook/Logbook.svelte") }),

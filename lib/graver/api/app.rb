@@ -15,6 +15,7 @@ module Graver
         Resources::Findings,
         Resources::FollowUps,
         Resources::Photos,
+        Resources::Reports,
         Resources::Timelines,
         Resources::Logbook,
         Resources::Workshop,

@@ -31,6 +31,19 @@ module Graver
           @store.photos.of_vehicle(inspection.vehicle_id).select { |photo| photo.inspection_id == inspection.id }
         end
 
+        # The newest of a vehicle, oldest first -> [[Storage::Photo, bytes]]; those whose file is gone are left out.
+        def files_of_vehicle(vehicle_id, most)
+          @store
+            .photos
+            .of_vehicle(vehicle_id)
+            .last(most)
+            .filter_map do |photo|
+              [photo, @store.pictures.read(photo.digest)]
+            rescue NotFound
+              nil
+            end
+        end
+
         # The file of one -> bytes. Raises NotFound.
         def bytes(id) = @store.pictures.read(@store.photos.find(id).digest)
 

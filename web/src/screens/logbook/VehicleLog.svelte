@@ -1,6 +1,7 @@
 <script lang="ts">
   import Skeleton from "../../parts/Skeleton.svelte";
   import * as texts from "../../texts/logbook";
+  import * as reports from "../../texts/report";
   import { say } from "../../texts/say";
   import Problem from "../../parts/Problem.svelte";
   import { vehicleAt } from "./vehicleAt.svelte";
@@ -19,6 +20,7 @@
     <div class="row spread">
       <h1>{texts.title}</h1>
       <p class="row">
+        <a href="#/vehicles/{vehicle.id}/report">{reports.link}</a>
         <a href="#/vehicles/{vehicle.id}/import">{texts.importInto}</a>
         <a href="/api/v1/vehicles/{vehicle.id}/log.csv" download>{say(texts.exportOf, { name: vehicle.name })}</a>
       </p>
