@@ -84,4 +84,13 @@ RSpec.describe "The logbook in the API", :demo do
       "per_1000_km" => nil
     )
   end
+
+  it "forgets no vehicle that was archived" do
+    before = log(vehicle: "2")["count"]
+    spent = ask(:get, "/logbook/costs")["vehicles"].sum { |each| each["total"] }
+    ask(:patch, "/vehicles/2", { archived: true })
+    expect(status).to eq(200)
+    expect(log(vehicle: "2")["count"]).to eq(before)
+    expect(ask(:get, "/logbook/costs")["vehicles"].sum { |each| each["total"] }).to be_within(0.01).of(spent)
+  end
 end

@@ -41,7 +41,7 @@ module Graver
 
         def index
           context.standing([:logbook, Say::Spoken.english, Say::Spoken.lengths]) do
-            lines = overviews.vehicles.flat_map { |vehicle| lines(vehicle) }
+            lines = overviews.vehicles_ever.flat_map { |vehicle| lines(vehicle) }
             Service::Logbook::Search.new(lines.sort_by.with_index { |(line, _), at| [line[:date], -at] }.reverse)
           end
         end

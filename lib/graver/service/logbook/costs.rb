@@ -16,8 +16,8 @@ module Graver
           @store = context.store
         end
 
-        # -> [Spent] of all vehicles, archived ones too, in their order
-        def call = @store.vehicles.all.map { |vehicle| of_vehicle(vehicle) }
+        # -> [Spent] of all vehicles, archived ones last
+        def call = Overview::VehicleOverviews.new(@context).vehicles_ever.map { |vehicle| of_vehicle(vehicle) }
 
         private
 

@@ -39,6 +39,8 @@ module Graver
 
         # -> [Storage::Vehicle] of the garage
         def vehicles = @store.vehicles.all
+        # -> [Storage::Vehicle], archived ones last: of the log, which forgets nothing
+        def vehicles_ever = vehicles + @store.vehicles.all(archived: true)
         # -> Storage::Vehicle. Raises NotFound.
         def vehicle(id) = @store.vehicles.find(id)
 

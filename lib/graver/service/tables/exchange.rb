@@ -55,7 +55,7 @@ module Graver
         def tried(ready)
           store = Storage::Store.beside(ready)
           context = @context.of_file(store)
-          store.vehicles.all.flat_map { |vehicle| opened(context, vehicle) }
+          Overview::VehicleOverviews.new(context).vehicles_ever.flat_map { |vehicle| opened(context, vehicle) }
         ensure
           store&.close
         end

@@ -18,6 +18,7 @@ module Graver
         MOST_FILES = 50_000
         LARGEST_TEXT_BYTES = 256 * 1024 * 1024
         LARGEST_PHOTO_BYTES = 32 * 1024 * 1024
+        ALL_PHOTOS_BYTES = 8 * 1024 * 1024 * 1024
 
         module_function
 
@@ -39,7 +40,7 @@ module Graver
             refuse("exchange.strange_file", name: strange.first) if strange.any?
 
             photos, texts = entries.partition { |entry| PHOTO.match?(entry.name) }
-            photos.each { |entry| unpack(entry, folder) }
+            unpack_all(photos, folder)
             texts.to_h { |entry| [entry.name, text(entry)] }
           end
         rescue Zip::Error, Zlib::Error
@@ -48,6 +49,14 @@ module Graver
 
         def add(zip, name, text) = zip.get_output_stream(name) { |out| out.write(text) }
 
+        def unpack_all(photos, folder)
+          photos.reduce(0) do |sofar, entry|
+            refuse("exchange.too_large") if sofar > ALL_PHOTOS_BYTES
+            sofar + unpack(entry, folder)
+          end
+        end
+
+        # -> bytes written
         def unpack(entry, folder)
           path = File.join(folder, File.basename(entry.name))
           File.binwrite(path, part(entry, LARGEST_PHOTO_BYTES), perm: Sqlite::PRIVATE_FILE)
@@ -63,7 +72,7 @@ module Graver
         end
 
         def refuse(text, **tokens) = raise(FileRefused, Message.of(text, **tokens))
-        private_class_method :add, :unpack, :text, :part, :refuse
+        private_class_method :add, :unpack_all, :unpack, :text, :part, :refuse
       end
     end
   end
