@@ -77,6 +77,7 @@ export const KEY_GROUPS: KeyGroup[] = [
       ["q w x", texts.inspectionFormSquealerTouchesWear],
       ["u i p", texts.inspectionFormNextUnitNext],
       ["a y k b", texts.inspectionFormAtAQuestion],
+      ["Ctrl + Enter", texts.inspectionFormSave],
       ["Ctrl + Z", texts.inspectionFormUndoWhatA],
       ["+", texts.inspectionFormAnotherPlaceOn],
       ["n r", texts.inspectionFormNewPadsNew],

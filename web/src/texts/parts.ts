@@ -53,6 +53,7 @@ export const inspectionFormNextUnitNext = "next unit, next tool, with or without
 export const inspectionFormAtAQuestion =
   "at a question: the suggestion (another unit, new pads fitted…), measured again and right, save as doubtful, the earlier reading was wrong";
 export const undoWhatTheBarSays = "undo the action shown in the bar";
+export const inspectionFormSave = "save the inspection";
 export const inspectionFormUndoWhatA = "undo the last letter key";
 export const inspectionFormAnotherPlaceOn = "another place on the same part";
 export const inspectionFormNewPadsNew = english("new pads or <discs|rotors> fitted, yes or no");

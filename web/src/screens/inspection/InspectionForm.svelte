@@ -103,7 +103,7 @@
   }
 
   function begin(event: KeyboardEvent) {
-    if (event.key !== "Enter") return;
+    if (event.key !== "Enter" || event.ctrlKey || event.metaKey) return;
     event.preventDefault();
     pick(at < form.wheels.length ? at : 0);
   }
@@ -118,6 +118,12 @@
     setTimeout(() => document.querySelector<HTMLElement>("[aria-invalid='true']")?.focus(), 30);
   }
 
+  function saveByKey(event: KeyboardEvent) {
+    if (event.key !== "Enter" || !(event.ctrlKey || event.metaKey) || form.saving) return;
+    event.preventDefault();
+    void save();
+  }
+
   function toggleLarge() {
     form.content!.large = !large;
     active ??= wheel?.positions[0]?.id ?? null;
@@ -126,7 +132,7 @@
   }
 </script>
 
-<svelte:window onpagehide={() => form.draft.flush()} />
+<svelte:window onpagehide={() => form.draft.flush()} onkeydown={saveByKey} />
 
 {#if form.error}<Problem error={form.error} />{/if}
 {#if form.sheet && form.content}
