@@ -3,6 +3,9 @@
 require "tmpdir"
 require "yaml"
 
+# Pictures and planted bugs use this file without the specs' helper.
+KNOWLEDGE = Graver::Knowledge::Library.load unless defined?(KNOWLEDGE)
+
 # The demo household, filled once and copied for each example that wants it.
 module DemoFile
   TODAY = "2026-05-16"
