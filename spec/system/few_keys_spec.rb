@@ -35,7 +35,7 @@ RSpec.describe "From nothing to a forecast in the browser, by keys alone" do
     keys(:Enter)
     expect_focus("odometer")
     keys("61200", :Enter, "7.8", :Enter, "8.1", :Enter, "7.9", :Enter, "8.0")
-    pressed.concat(%i[Control Enter])
+    pressed.push(:Control, :Enter)
     type(%i[control Enter])
     expect(page).to have_css("h1", text: "Findings")
     page.visit "/#/axles/1/wear"
