@@ -98,6 +98,7 @@ class Architecture
         storage/archive.rb
         storage/encrypted_copy.rb
         storage/examination.rb
+        storage/file_parts.rb
         storage/open_format
         storage/backups.rb
         storage/certificate.rb

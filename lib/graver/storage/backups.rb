@@ -29,7 +29,6 @@ module Graver
           # Whether everything is in this one file.
           def archive? = name.end_with?(".tar")
         end
-      PART_BYTES = 1024 * 1024
       DAY_SECONDS = 24 * 3600
 
       # path: the household's file
@@ -128,7 +127,7 @@ module Graver
           apart do |folder|
             path = File.join(folder, "locked.zip")
             EncryptedCopy.write(path, archive.path, passphrase)
-            File.open(path, "rb") { |file| parts << file.read(PART_BYTES) until file.eof? }
+            FileParts.each(path) { |part| parts << part }
           end
         end
       end
@@ -138,7 +137,7 @@ module Graver
         copy = find(name)
         raise NotFound, Message.of("missing.backup") unless copy.archive?
 
-        Enumerator.new { |parts| File.open(copy.path, "rb") { |file| parts << file.read(PART_BYTES) until file.eof? } }
+        Enumerator.new { |parts| FileParts.each(copy.path) { |part| parts << part } }
       end
 
       # What to do when the file cannot be used, as the end of a sentence about it.

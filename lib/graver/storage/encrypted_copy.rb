@@ -10,7 +10,6 @@ module Graver
       NAME = "graver-backup.tar"
       MAGIC = "PK\x03\x04".b
       LEAST = 16
-      PART_BYTES = 1024 * 1024
       STRENGTH = Zip::AESEncryption::STRENGTH_256_BIT
       private_constant :STRENGTH
 
@@ -29,7 +28,7 @@ module Graver
         encrypter = Zip::AESEncrypter.new(passphrase, STRENGTH)
         Zip::OutputStream.open(path, encrypter:) do |out|
           out.put_next_entry(NAME, nil, nil, Zip::Entry::STORED)
-          File.open(archive, "rb") { |file| each_part(file) { |part| out.write(part) } }
+          FileParts.each(archive) { |part| out.write(part) }
         end
         File.chmod(Sqlite::PRIVATE_FILE, path)
       end
@@ -56,7 +55,7 @@ module Graver
       end
 
       def each_part(from)
-        while (part = from.read(PART_BYTES)) && !part.empty?
+        while (part = from.read(FileParts::PART_BYTES)) && !part.empty?
           yield part
         end
       end

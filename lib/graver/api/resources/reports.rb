@@ -29,7 +29,6 @@ module Graver
             log: logbook.lines(overview, Service::Logbook::Entries.new(context).of(overview)).map(&:first),
             sets:,
             data:,
-            findings:,
             photos: parts.include?("photos") ? photos : [],
             today: context.today
           )
@@ -61,17 +60,6 @@ module Graver
             sheet = Service::Household::BrakeDataSheet.new(context).call(axle.file.axle.id)
             [axle.file.axle.id, Say::Voice.plain(Serializers::BrakeData.new(knowledge).call(sheet))]
           end
-        end
-
-        # Of all axles and the vehicle itself, as its page has them.
-        def findings
-          found = Serializers::Vehicles.new(knowledge, context.today).call(overview)
-          said = found[:axles].flat_map { |axle| axle[:reasons].to_a.map { |reason| [axle, reason] } }
-          Say::Voice.plain(
-            said.map do |axle, reason|
-              { severity: axle[:state][:label], sentence: "#{axle[:name].capitalize}: #{reason[:sentence]}" }
-            end
-          )
         end
 
         def photos

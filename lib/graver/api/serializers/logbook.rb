@@ -68,7 +68,8 @@ module Graver
             left_mm: story.left_mm&.round(2),
             new_mm: story.new_mm&.round(2),
             pace: story.pace&.round(3),
-            uneven: story.uneven&.round(1)
+            uneven: story.uneven&.round(1),
+            stands_out: story.stands_out?
           }
         end
 

@@ -8,13 +8,12 @@ module Graver
         PARTS = Sheet::VehicleReport::PARTS.keys.freeze
 
         # vehicle: as the API answers it; log: [line] of Logbook; sets: [Hash] of Logbook#set; data: { axle id => Hash
-        # of BrakeData }; findings: [{ severity:, sentence: }]; photos: [[bytes, day]]; today: Date
-        def initialize(vehicle:, log:, sets:, data:, findings:, photos:, today:)
+        # of BrakeData }; photos: [[bytes, day]]; today: Date
+        def initialize(vehicle:, log:, sets:, data:, photos:, today:)
           @vehicle = vehicle
           @log = log
           @sets = sets
           @data = data
-          @findings = findings
           @photos = photos
           @unit = vehicle[:distance_unit]
           @today = today
@@ -70,7 +69,13 @@ module Graver
         # By the jobs of the day it was fitted.
         def bought(set) = set[:bought].to_a.join(", ")
 
-        def findings = @findings.map { |each| { severity: each[:severity], text: told(each[:sentence]) } }
+        def findings
+          @vehicle[:axles].flat_map do |axle|
+            axle[:reasons].to_a.map do |reason|
+              { severity: axle.dig(:state, :label), text: told("#{axle[:name].capitalize}: #{reason[:sentence]}") }
+            end
+          end
+        end
 
         def sets
           @sets.map do |set|
@@ -85,7 +90,7 @@ module Graver
 
           kind = set[:part_of_length]
           said = Say::Lengths.call(set[:left_mm], kind, digits: kind == "pad" ? 1 : 2)
-          uneven = set[:uneven].to_f >= 1.4 ? " #{t("uneven", times: set[:uneven])}" : ""
+          uneven = set[:stands_out] ? " #{t("uneven", times: set[:uneven])}" : ""
           t("first", position: set[:first].capitalize, left: said) + uneven
         end
 

@@ -14,6 +14,9 @@ module Graver
       # - pace: mm per 1000 km of the component that went first, or nil
       SetStory =
         Value.define(:from_km, :known, :upto_km, :first, :left_mm, :new_mm, :uneven, :pace) do
+          # -> whether one part wore faster than the others by more than readings differ
+          def stands_out? = !uneven.nil? && uneven.round(1) >= SetStory::UNEVEN
+
           # sets: [{ component => Fitting }], oldest first -> [SetStory]
           def self.all(sets)
             starts = sets.map { |set| start(set) }
@@ -63,6 +66,8 @@ module Graver
           end
           private_class_method :start, :last, :rate, :uneven
         end
+      # How many times as fast as the others is told.
+      SetStory::UNEVEN = 1.4
     end
   end
 end

@@ -5,8 +5,6 @@ module Graver
     module OpenFormat
       # Where files of the open format are made and looked at: in a folder that is gone afterwards.
       class Desk
-        PART_BYTES = 1024 * 1024
-
         # backups: Backups; pictures: Pictures
         def initialize(backups, pictures)
           @backups = backups
@@ -19,7 +17,7 @@ module Graver
             @backups.apart do |folder|
               path = File.join(folder, "household.zip")
               Package.write(path, document, @pictures.files)
-              File.open(path, "rb") { |file| parts << file.read(PART_BYTES) until file.eof? }
+              FileParts.each(path) { |part| parts << part }
             end
           end
         end

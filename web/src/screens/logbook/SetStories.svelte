@@ -14,8 +14,6 @@
   type Set = Schemas["LogbookSet"];
   const loaded = new Loader<Schemas["LogbookSets"]>();
   $effect(() => void loaded.load(() => lazyApi.logbookSets(vehicle ?? "")));
-  /** Less is what readings differ by. */
-  const UNEVEN = 1.4;
 
   const title = (set: Set) =>
     upperFirst(
@@ -56,13 +54,11 @@
           <p>
             {first(set)}
             {pace(set)}
-            {#if set.uneven && set.uneven >= UNEVEN}<strong
-                >{say(texts.uneven, { times: set.uneven.toFixed(1) })}</strong
-              >{/if}
+            {#if set.stands_out}<strong>{say(texts.uneven, { times: set.uneven!.toFixed(1) })}</strong>{/if}
           </p>
           {#if set.seen.length}
             <p>
-              {set.uneven && set.uneven >= UNEVEN ? texts.maybeBecause : texts.seenThere}
+              {set.stands_out ? texts.maybeBecause : texts.seenThere}
               {set.seen.map(({ what, mark, day: on }) => say(texts.seenOne, { what, mark, day: day(on) })).join("; ")}.
             </p>
           {/if}
