@@ -225,6 +225,7 @@ module Graver
     def page_data(context, env)
       {
         "english" => API::SpokenEnglish.of(context, env),
+        "remote" => !API::Network.loopback?(env["REMOTE_ADDR"]),
         "units" => Service::Household::Chosen.new(context, "units").chosen
       }
     end

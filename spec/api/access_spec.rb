@@ -58,11 +58,13 @@ RSpec.describe "Phone access" do
 
   it "requires the passphrase over the network, for each session" do
     expect(phone(:get, "/garage")[0]).to eq(401)
-    expect(phone(:get, "/session")).to match([200, { "local" => false, "signed_in" => false }, ""])
+    expect(phone(:get, "/session")).to match(
+      [200, { "local" => false, "signed_in" => false, "person" => nil, "guest" => false }, ""]
+    )
     status, problem, = phone(:post, "/session", { passphrase: "four wet brown cats" })
     expect([status, fields(problem)]).to eq([422, { "passphrase" => "refused" }])
     status, answer, cookie = phone(:post, "/session", { passphrase: phrase, device: "Phone" })
-    expect([status, answer]).to eq([200, { "local" => false, "signed_in" => true }])
+    expect([status, answer]).to match([200, include("local" => false, "signed_in" => true, "guest" => false)])
     # sent to this server alone, hidden from scripts
     expect(cookie).to match(/HttpOnly/i).and match(/SameSite=Strict/i)
     expect(phone(:get, "/garage", cookie: kept(cookie))[0]).to eq(200)
@@ -98,7 +100,7 @@ RSpec.describe "Phone access" do
       satisfy { |rows| rows.all? { |row| row.length == rows.length } }
     )
     code = pairing["address"].split("/").last
-    expect(context.store.sessions.use_pairing("nothing", at: "2000-01-01")).to be(false)
+    expect(context.store.sessions.use_pairing("nothing", at: "2000-01-01")).to be_nil
     status, _, cookie = phone(:post, "/session", { code:, device: "Phone" })
     expect(status).to eq(200)
     expect(phone(:get, "/garage", cookie: kept(cookie))[0]).to eq(200)
@@ -169,9 +171,10 @@ RSpec.describe "Phone access" do
       [:get, "/access"],
       [:patch, "/access", { wanted: true }],
       [:post, "/access/pairings", {}],
+      [:patch, "/access/sessions/1", { guest: false }],
       [:delete, "/access/sessions/1"]
     ].each { |method, path, body| expect(phone(method, path, body, cookie:)[0]).to eq(404), path }
-    expect(ask(:get, "/session")).to eq("local" => true, "signed_in" => true)
+    expect(ask(:get, "/session")).to eq("local" => true, "signed_in" => true, "person" => nil, "guest" => false)
     expect(ask(:get, "/garage")).to have_key("vehicles")
     expect(fields(access(passphrase: "short"))).to eq("passphrase" => "out_of_range")
     expect(fields(access(passphrase: "ä" * 64))).to eq("passphrase" => "out_of_range")
@@ -229,5 +232,92 @@ RSpec.describe "Phone access" do
     newest = ask(:get, "/calendar-feed")["path"].delete_prefix("/api/v1")
     ask(:delete, "/calendar-feed")
     expect(phone(:get, newest)[0]).to eq(404)
+  end
+
+  describe "for several people" do
+    def paired(guest: false, person: nil)
+      kept(phone(:post, "/session", { code: access_of.pairing(guest:), person: })[2])
+    end
+
+    def access_of = Graver::Service::Household::PhoneAccess.new(context)
+    def inspect_as(cookie, axle, side)
+      reading = {
+        axle:,
+        part: "pad",
+        side:,
+        pad: "inner",
+        event: "reading",
+        method: "caliper",
+        unit: "mm",
+        values: ["8.1"]
+      }
+      body = {
+        date: context.today.iso8601,
+        odometer: {
+          value: "120000",
+          unit: "km"
+        },
+        readings: [reading],
+        conditions: []
+      }
+      cookie ? phone(:post, "/vehicles/1/inspections", body, cookie:)[1] : ask(:post, "/vehicles/1/inspections", body)
+    end
+
+    let(:axle) { car.fetch("axles").first.fetch("id") }
+
+    it "signs what each device enters with the name of who is at it" do
+      axle
+      mine = paired(person: "  Ben\n Miller ")
+      expect(phone(:get, "/session", cookie: mine)[1]).to include("person" => "Ben Miller")
+      expect(ask(:patch, "/session", { person: "Ada" })).to include("local" => true, "person" => "Ada")
+      ids = [inspect_as(nil, axle, "left"), inspect_as(mine, axle, "right")].map { |answer| answer.fetch("id") }
+      expect(ids.map { |id| ask(:get, "/inspections/#{id}")["done_by"] }).to eq(["Ada", "Ben Miller"])
+      # a new name is for what comes
+      expect(phone(:patch, "/session", { person: "" }, cookie: mine)[1]).to include("person" => nil)
+      void = { void: true, reason: "wrong side" }
+      corrected = phone(:post, "/inspections/#{ids[0]}/corrections", void, cookie: mine)[1]
+      expect([corrected["done_by"], corrected["corrections"][0]["done_by"]]).to eq(["Ada", nil])
+      expect(ask(:get, "/logbook?words=miller")["lines"]).to contain_exactly(include("done_by" => "Ben Miller"))
+      expect(fields(ask(:patch, "/session", { person: "x" * 41 }))).to eq("person" => "too_long")
+      # a stranger names nobody, least of all this machine's owner
+      expect(phone(:patch, "/session", { person: "Mallory" })[0]).to eq(401)
+      expect(ask(:get, "/session")["person"]).to eq("Ada")
+    end
+
+    it "lets a guest look and change nothing, and never see the household as a file" do
+      axle
+      guest = paired(guest: true, person: "Visitor")
+      expect(phone(:get, "/session", cookie: guest)[1]).to include("guest" => true, "person" => "Visitor")
+      expect(%w[/garage /vehicles/1 /logbook].map { |path| phone(:get, path, cookie: guest)[0] }).to all(eq(200))
+      expect(phone(:post, "/vehicles/1/inspections/preview", {}, cookie: guest)[0]).not_to eq(403)
+      status, problem, = phone(:patch, "/vehicles/1", { name: "Mine" }, cookie: guest)
+      expect([status, problem["error"]["code"]]).to eq([403, "guest"])
+      expect(inspect_as(guest, axle, "left")["error"]["code"]).to eq("guest")
+      expect(phone(:patch, "/session", { person: "Owner" }, cookie: guest)[0]).to eq(403)
+      expect(%w[/household.json /household.zip].map { |path| phone(:get, path, cookie: guest)[0] }).to all(eq(404))
+      %w[/backups /backups/household.tar /calendar-feed]
+        .product(%i[get head])
+        .each { |path, verb| expect(phone(verb, path, cookie: guest)[0]).to eq(403), path }
+      session = ask(:get, "/access")["sessions"].first
+      ask(:patch, "/access/sessions/#{session["id"]}", { guest: false })
+      expect(phone(:patch, "/vehicles/1", { name: "Ours" }, cookie: guest)[0]).to eq(200)
+      ask(:patch, "/access/sessions/#{session["id"]}", { guest: true })
+      expect(phone(:patch, "/vehicles/1", { name: "Mine" }, cookie: guest)[0]).to eq(403)
+      expect(phone(:delete, "/session", cookie: guest)[0]).to eq(200)
+    end
+
+    it "refuses a guest every command of the API but those that change nothing" do
+      axle
+      guest = paired(guest: true)
+      Graver::API::App::RESOURCES
+        .flat_map { |resource| resource.routes.map { |route| [resource, route] } }
+        .each do |resource, route|
+          next if route.verb == "GET" || resource == Graver::API::Resources::Access
+
+          status = phone(route.verb, route.path.gsub(/:\w+/, "1"), {}, cookie: guest)[0]
+          asks = %i[preview_inspection measure_photo answer_drill check_claim].include?(route.action)
+          expect(status == 403).to be(!asks), route.action.to_s
+        end
+    end
   end
 end

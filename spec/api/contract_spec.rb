@@ -126,6 +126,7 @@ RSpec.describe Graver::API::App do
         API::TooLarge
         API::NotSignedIn
         API::TooOften
+        API::GuestReads
       ].map { |name| Graver.const_get(name) }
     listing = [Graver::InvalidEntry.new([]), Graver::ChangedElsewhere.new([], "seen")]
     errors = [StandardError, *problems].map { |type| type.new("so") } + listing

@@ -101,8 +101,10 @@ RSpec.describe "The household in the open format, in the API", :demo do
 
   it "is given to nobody but this machine" do
     far = { "HTTP_HOST" => "127.0.0.1", "REMOTE_ADDR" => "192.168.7.9", "CONTENT_TYPE" => "application/octet-stream" }
+    far["HTTP_COOKIE"] = "graver_session=known"
+    session = instance_double(Graver::Storage::Session, person: nil, guest: false)
     allow(Graver::Service::Household::PhoneAccess).to receive(:new).and_return(
-      instance_double(Graver::Service::Household::PhoneAccess, session: Object.new)
+      instance_double(Graver::Service::Household::PhoneAccess, session:)
     )
     %w[/household.json /household.zip].each do |path|
       get "/api/v1#{path}", {}, far

@@ -124,7 +124,7 @@ RSpec.describe Graver::Storage::OpenFormat do
   # What one machine has is added to another's, whose rows have other numbers.
   it "merges once, renumbers, and changes nothing that is there" do
     theirs, mine = empty("theirs.sqlite3"), empty("mine.sqlite3")
-    RandomHousehold.new(theirs, 11).fill
+    RandomHousehold.new(theirs, 17).fill
     RandomHousehold.new(mine, 12).fill
     before = content(mine)
     document = JSON.parse(JSON.generate(described_class::Written.new(theirs).call("t")))

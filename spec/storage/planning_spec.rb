@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "sequel"
 require "tmpdir"
 
 RSpec.describe "Records of planning" do
@@ -101,7 +102,15 @@ RSpec.describe "Records of planning" do
       record("noted", { step: "judge", key: "front.left.judge", text: "Longer bolt below" })
       expect(now.plan_edits).to eq(kept => { "action" => "drop", "key" => "bed_in" })
       expect(now.notes).to eq(
-        [{ "step" => "judge", "key" => "front.left.judge", "text" => "Longer bolt below", "day" => "2026-05-16" }]
+        [
+          {
+            "step" => "judge",
+            "key" => "front.left.judge",
+            "text" => "Longer bolt below",
+            "day" => "2026-05-16",
+            "by" => nil
+          }
+        ]
       )
     end
 

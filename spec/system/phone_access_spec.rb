@@ -67,7 +67,11 @@ RSpec.describe "Phone access in the browser", :demo do
     code = access.pairing
     as_phone do
       page.visit "/#/pair/#{code}"
+      expect(page).to have_css("h1", text: "Paired")
+      page.fill_in "Your name", with: "Tomas"
+      page.click_button "Save name"
       expect(page).to have_css("article h2 a", text: "Mule")
+      expect(access.sessions.map(&:person)).to eq(["Tomas"])
       page.driver.clear_cookies
       page.visit "/#/pair/#{code}x"
       expect(page).to have_css(".fault", text: "the code has been used or has expired")
@@ -76,6 +80,48 @@ RSpec.describe "Phone access in the browser", :demo do
       expect(page).to have_css("h1", text: "Sign in")
       page.execute_script("location.hash = '#/pair/#{access.pairing}'")
       expect(page).to have_css("article h2 a", text: "Mule")
+    end
+  end
+
+  # Two phones in one job: each sees what the other has done, and who did it.
+  it "tells what somebody else has ticked in the same job meanwhile" do
+    access.passphrase = "four wet brown otters"
+    code = access.pairing
+    as_phone do
+      page.visit "/#/pair/#{code}"
+      page.fill_in "Your name", with: "Tomas"
+      page.click_button "Save name"
+      expect(page).to have_css("article h2 a", text: "Mule")
+      page.visit "/#/jobs/2/car"
+      expect(page).to have_css(".line", text: "Push the piston slowly")
+      Graver::Service::Jobs::JobTicks.new(context.for_request.as("Nora")).tick(2, ["rear.left.piston_home"], true)
+      expect(page).to have_css("[role=status]", text: "Nora has done: Push the piston", wait: 10)
+      expect(page).to have_css(".line.done", text: "Push the piston").and have_text("Done by Nora")
+      page.click_button "Next"
+      expect(page).to have_css(".line", text: "Put on clean gloves").and have_no_text("Nora has done")
+      page.click_button "Done"
+      page.click_button "Back"
+      expect(page).to have_text("Done by Tomas")
+    end
+  end
+
+  it "lets a guest look and change nothing" do
+    access.passphrase = "four wet brown otters"
+    code = access.pairing(guest: true)
+    as_phone do
+      page.visit "/#/pair/#{code}"
+      expect(page).to have_text("You are a guest on this device")
+      page.visit "/#/vehicles/1"
+      expect(page).to have_css("h1", text: "Juniper").and have_no_link("Start an inspection")
+      page.visit "/#/jobs/2/car"
+      expect(page).to have_text("Guest: look only").and have_no_button("Done")
+      page.click_button "Next"
+      expect(page).to have_css(".line", text: "Put on clean gloves")
+      page.visit "/#/logbook"
+      expect(page).to have_css("h1", text: "Logbook")
+      expect(accessibility_faults).to be_empty
+      page.visit "/#/vehicles/1/inspection"
+      expect(page).to have_text("This page is for entering things")
     end
   end
 end

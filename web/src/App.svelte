@@ -1,6 +1,7 @@
 <script lang="ts">
   import PlainButton from "./parts/controls/PlainButton.svelte";
   import * as common from "./texts/common";
+  import * as access from "./texts/access";
   import * as texts from "./texts/app";
   import { say } from "./texts/say";
   import Router, { router } from "svelte-spa-router";
@@ -8,11 +9,14 @@
   import KeyHelp from "./parts/KeyHelp.svelte";
   import { routes } from "./routes";
   import { undo } from "./parts/undo.svelte";
+  import { atDevice } from "./parts/atDevice.svelte";
   import { outbox } from "./parts/outbox.svelte";
   import { currentPage } from "./parts/currentPage.svelte";
 
   // The bar's place is kept before it is known which vehicle it is.
   const VEHICLE = new RegExp("^/(vehicles/[0-9]|axles|jobs|inspections)");
+  // Only to enter things, or to change the household.
+  const NOT_FOR_GUESTS = /^\/(vehicles\/(new|\d+\/(inspection|import|first))|access|backups|bin)/;
   const ofAVehicle = $derived(VEHICLE.test(router.location ?? ""));
 
   // Shows errors that no page has handled.
@@ -47,6 +51,12 @@
   let out = $state(false);
   signedOut.tell = () => (out = true);
 
+  // Who is at a device of the network; this machine itself may do everything.
+  if (document.documentElement.dataset.remote === "true")
+    void atDevice.load().catch((error: unknown) => error instanceof Refusal || Promise.reject(error));
+
+  $effect(() => void document.body.classList.toggle("guest", atDevice.guest));
+
   // Comes a moment later: the first page does not wait for it.
   void import("./parts/focus").then(({ guardFocus }) => guardFocus());
 </script>
@@ -75,6 +85,7 @@
     {/if}
   </div>
 {/if}
+{#if atDevice.guest}<p class="guest" role="status">{access.youAreAGuest}</p>{/if}
 {#if outbox.waiting.length}
   <p class="unsent" role="status">
     {say(texts.ticksNotSaved, { count: outbox.waiting.length })}
@@ -102,6 +113,7 @@
     {#await import("./parts/SignIn.svelte") then { default: SignIn }}
       <SignIn entered={() => ((out = false), (shown += 1))} />
     {/await}
+  {:else if atDevice.guest && NOT_FOR_GUESTS.test(router.location ?? "")}<p class="sheet">{access.notForGuests}</p>
   {:else}{#key shown}<Router {routes} restoreScrollState />{/key}{/if}
 </main>
 
@@ -184,6 +196,20 @@
   .unsent {
     background: #5a3a8a;
     color: #fff;
+    padding: 0.5rem 1.25rem;
+    font-weight: 600;
+  }
+  /* Pages a guest can do nothing on. */
+  :global(
+    body.guest
+      :is(a[href$="/inspection"], a[href$="/import"], a[href="#/vehicles/new"], a[href="#/access"], a[href="#/backups"])
+  ) {
+    display: none !important;
+  }
+  .guest {
+    background: var(--sheet);
+    border-bottom: 3px solid var(--doubt);
+    margin: 0;
     padding: 0.5rem 1.25rem;
     font-weight: 600;
   }

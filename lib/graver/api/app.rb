@@ -56,14 +56,7 @@ module Graver
       RESOURCES.each do |resource|
         resource.routes.each do |route|
           answering =
-            proc do
-              respond(
-                resource.new(Exchange.new(settings.context.for_request(Say::Spoken.english), request, params)).call(
-                  route
-                ),
-                route.status
-              )
-            end
+            proc { respond(resource.new(Exchange.new(context_of_request, request, params)).call(route), route.status) }
           route("HEAD", route.path, &answering) if route.verb == "GET"
           route(route.verb, route.path, &answering)
         end
@@ -74,6 +67,12 @@ module Graver
       error { problem(env["sinatra.error"]) }
 
       private
+
+      def context_of_request
+        session = env[AuthMiddleware::SESSION]
+        context = settings.context.for_request(Say::Spoken.english)
+        session ? context.as(session.person) : context
+      end
 
       def respond(answer, code)
         return respond(with_cookie(answer), code) if answer.is_a?(WithCookie)

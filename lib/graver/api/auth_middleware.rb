@@ -9,7 +9,12 @@ module Graver
       NETWORK = "graver.network"
       PHONES = "graver.phones"
       ATTEMPTS = "graver.attempts"
+      # Storage::Session of a device of the network
+      SESSION = "graver.session"
       OPEN = "/session"
+      READING = %w[GET HEAD].freeze
+      # What a device does there before it is signed in.
+      SIGNING = [*READING, "POST", "DELETE"].freeze
       # Its address is the secret.
       FEED = %r{\A/feeds/[\w-]{20,60}/brakes\.ics\z}
 
@@ -33,16 +38,17 @@ module Graver
       private
 
       def allowed?(env)
-        return true if Network.loopback?(env["REMOTE_ADDR"]) || open?(env)
+        return true if Network.loopback?(env["REMOTE_ADDR"])
 
-        token = Rack::Request.new(env).cookies[COOKIE]
-        !Service::Household::PhoneAccess.new(@context.for_request).session(token).nil?
+        env[SESSION] = session(Rack::Request.new(env).cookies[COOKIE])
+        !env[SESSION].nil? || open?(env)
       end
 
-      def open?(env)
-        return true if env["PATH_INFO"] == OPEN
+      def session(token) = token && Service::Household::PhoneAccess.new(@context.for_request).session(token)
 
-        %w[GET HEAD].include?(env["REQUEST_METHOD"]) && FEED.match?(env["PATH_INFO"])
+      def open?(env)
+        path, verb = env.values_at("PATH_INFO", "REQUEST_METHOD")
+        path == OPEN ? SIGNING.include?(verb) : READING.include?(verb) && FEED.match?(path)
       end
     end
   end

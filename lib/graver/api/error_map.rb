@@ -10,6 +10,7 @@ module Graver
         InvalidEntry => [422, "invalid"],
         NotFound => [404, "not_found"],
         NotSignedIn => [401, "sign_in"],
+        GuestReads => [403, "guest"],
         TooOften => [429, "too_often"],
         DeviceFailed => [503, "no_answer"],
         NotSaved => [503, "not_saved"],

@@ -55,6 +55,8 @@ module Graver
       def token = @request.cookies[AuthMiddleware::COOKIE]
       def address = @request.get_header("REMOTE_ADDR").to_s
       def local? = Network.loopback?(address)
+      # Storage::Session of the device, or nil
+      def session = @request.get_header(AuthMiddleware::SESSION)
       def network = @request.get_header(AuthMiddleware::NETWORK) || Network::NONE
       def phones = @request.get_header(AuthMiddleware::PHONES)
       def attempts = @request.get_header(AuthMiddleware::ATTEMPTS)

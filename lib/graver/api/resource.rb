@@ -19,6 +19,15 @@ module Graver
         def repeatable(*actions) = (@repeatable ||= []).concat(actions)
         def once?(action) = !(@repeatable ||= []).include?(action)
 
+        # Actions a guest may send although they are no GET: they change nothing.
+        def asks(*actions) = (@asks ||= []).concat(actions)
+        # Reads that are not for guests: the household as a whole, and secrets.
+        def withhold(*actions) = (@withheld ||= []).concat(actions)
+
+        def for_guests?(route)
+          route.verb == "GET" ? !(@withheld ||= []).include?(route.action) : (@asks ||= []).include?(route.action)
+        end
+
         private
 
         def add(*fields) = routes << Route.new(*fields)
@@ -30,6 +39,7 @@ module Graver
 
       # Answers a request with a key once (Context#once_for), if it adds something.
       def call(route)
+        raise GuestReads, Say::Texts.t("access.guest") if @exchange.session&.guest && !self.class.for_guests?(route)
         return public_send(route.action) unless route.verb == "POST" && self.class.once?(route.action)
 
         context.once_for(@exchange.key, @exchange.path, @exchange.method(:digest)) { plain(public_send(route.action)) }

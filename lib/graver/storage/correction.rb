@@ -3,7 +3,7 @@
 module Graver
   module Storage
     # change: { field => value now } or { "void" => true }; reading_id and condition_id nil: of the inspection itself;
-    # zero_check_id: of the check that made it, or nil.
+    # zero_check_id: of the check that made it, or nil; done_by: name of who made it, or nil.
     Correction =
       Core::Value.define(
         :id,
@@ -13,7 +13,8 @@ module Graver
         :zero_check_id,
         :change,
         :reason,
-        :recorded_at
+        :recorded_at,
+        :done_by
       )
   end
 end

@@ -12,7 +12,7 @@ module Graver
       end
 
       # change: { "value" => "8.2", ... } or { "void" => true }; { "void" => false } takes a void back.
-      def add(inspection_id:, change:, reason:, at:, reading_id: nil, condition_id: nil, zero_check_id: nil)
+      def add(inspection_id:, change:, reason:, at:, by: nil, reading_id: nil, condition_id: nil, zero_check_id: nil)
         @table.insert(
           inspection_id:,
           reading_id:,
@@ -20,7 +20,8 @@ module Graver
           zero_check_id:,
           change: JSON.generate(change),
           reason:,
-          recorded_at: at
+          recorded_at: at,
+          done_by: by
         )
       end
 
@@ -43,7 +44,7 @@ module Graver
 
       def record(row)
         Correction.new(
-          **row.slice(:id, :inspection_id, :reading_id, :condition_id, :zero_check_id, :reason, :recorded_at),
+          **row.slice(:id, :inspection_id, :reading_id, :condition_id, :zero_check_id, :reason, :recorded_at, :done_by),
           change: JSON.parse(row[:change])
         )
       end

@@ -3,7 +3,7 @@
 module Graver
   module Storage
     # void: it does not count any more; job_id: the job it was written by, or nil; corrections: [Correction] of the
-    # inspection itself, oldest first.
+    # inspection itself, oldest first; done_by: name of who entered it, or nil.
     Inspection =
       Core::Value.define(
         :id,
@@ -16,6 +16,7 @@ module Graver
         :void,
         :import_id,
         :job_id,
+        :done_by,
         :readings,
         :conditions,
         :corrections

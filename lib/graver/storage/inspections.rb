@@ -13,9 +13,11 @@ module Graver
       end
 
       # readings: [{ axle_id:, event:, part:, ..., flags: [{ code:, question:, value:, unit:, answer: }] }];
-      # conditions: [{ axle_id:, side:, face:, item:, mark:, value: }] -> id
-      def add(vehicle_id:, date:, odometer:, note:, readings:, at:, conditions: [], job_id: nil)
-        id = @database[:inspections].insert({ **inspection_row({ vehicle_id:, date:, odometer:, note: }, at), job_id: })
+      # conditions: [{ axle_id:, side:, face:, item:, mark:, value: }]; origin: { job_id:, done_by: name of who entered
+      # it } where known -> id
+      def add(vehicle_id:, date:, odometer:, note:, readings:, at:, conditions: [], **origin)
+        row = inspection_row({ vehicle_id:, date:, odometer:, note: }, at)
+        id = @database[:inspections].insert({ **row, **origin })
         add_rows(id, readings, conditions)
         id
       end
@@ -218,7 +220,7 @@ module Graver
         rows =
           readings.map { |reading| reading(reading, by_reading.fetch(reading[:id], []), flags.fetch(reading[:id], [])) }
         fields =
-          now.slice(:id, :vehicle_id, :odometer_value, :odometer_unit, :odometer_km, :note, :void, :import_id, :job_id)
+          now.slice(*%i[id vehicle_id odometer_value odometer_unit odometer_km note void import_id job_id done_by])
         Inspection.new(
           **fields,
           date: Date.iso8601(now[:date]),

@@ -18,22 +18,23 @@ module Graver
       end
 
       # axle_id: the axle whose forecast or finding it began with.
-      def add(axle_id:, procedure:, planned_for:, at:)
+      def add(axle_id:, procedure:, planned_for:, at:, by: nil)
         id = @database[:jobs].insert(axle_id:, procedure:, recorded_at: at)
-        record_event(id, "planned", planned_for&.iso8601, at:)
+        record_event(id, "planned", planned_for&.iso8601, at:, by:)
         find(id)
       end
 
       # kind: "planned" (value: day), "ticked" or "unticked" (value: step key), a state, or one of those with a Hash:
       # "scope", "approach", "new_part", "torqued", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted",
       # "deviated", "finished", "basis", "apart" (value: { "places" }), "together" (value: { "because" });
-      # "deviation_resolved" (value: step key). -> id of the event
-      def record_event(id, kind, value = nil, at:)
+      # "deviation_resolved" (value: step key). by: name of who did it, or nil -> id of the event
+      def record_event(id, kind, value = nil, at:, by: nil)
         @database[:job_events].insert(
           job_id: id,
           kind:,
           value: value.is_a?(Hash) ? JSON.generate(value) : value,
-          recorded_at: at
+          recorded_at: at,
+          done_by: by
         )
       end
 
@@ -86,13 +87,18 @@ module Graver
           approaches: merged(by_kind["approach"], "approach", "option").compact,
           resolved: merged(by_kind["settled"], "item", "done").select { |_, done| done }.keys
         }
-        notes = by_kind["noted"].map { |event| parsed(event).merge("day" => event[:recorded_at][0, 10]) }
+        notes =
+          by_kind["noted"].map do |event|
+            parsed(event).merge("day" => event[:recorded_at][0, 10], "by" => event[:done_by])
+          end
         Job.new(
           **row.slice(:id, :axle_id, :procedure),
           **fields,
           **said,
           **chosen,
           notes:,
+          people: events.filter_map { |event| event[:done_by] }.uniq,
+          ticked_by: ticked_by(events),
           deviations: deviations(events),
           resolved_deviations: by_kind["deviation_resolved"].map { |event| event[:value] },
           started_on: parsed(by_kind["in_progress"].first)&.fetch("day")&.then { |day| Date.iso8601(day) },
@@ -143,6 +149,18 @@ module Graver
           done << event[:value] if event[:kind] == "ticked"
           # steps undone since must be done again
           done.replace(done & parsed(event).fetch("done")) if event[:kind] == "basis"
+        end
+      end
+
+      # { step key => { "person", "at" } } of steps that are done, by who did them first.
+      def ticked_by(events)
+        events.each_with_object({}) do |event, found|
+          found.delete(event[:value]) if event[:kind] == "unticked"
+          (done = parsed(event).fetch("done")) && found.select! { |step, _| done.include?(step) } if event[:kind] ==
+            "basis"
+          next unless event[:kind] == "ticked" && event[:done_by]
+
+          found[event[:value]] ||= { "person" => event[:done_by], "at" => event[:recorded_at] }
         end
       end
 

@@ -10,8 +10,8 @@ module Graver
       end
 
       # digest: of the token the device keeps -> id
-      def add(digest, device:, at:, until_at:)
-        @sessions.insert(digest:, device:, begun_at: at, seen_at: at, expires_at: until_at)
+      def add(digest, device:, at:, until_at:, person: nil, guest: false)
+        @sessions.insert(digest:, device:, person:, guest:, begun_at: at, seen_at: at, expires_at: until_at)
       end
 
       # The session that stands, or nil.
@@ -22,6 +22,12 @@ module Graver
 
       # Those that stand, the newest first.
       def all(at:) = open_at(at).reverse(:id).map { |row| record(row) }
+
+      # Who uses a device, and whether as a guest. Raises NotFound.
+      def change(id, **fields)
+        @sessions.where(id:, ended_at: nil).update(**fields) == 1 or raise NotFound, Message.of("missing.session")
+      end
+
       # When a device last asked.
       def seen(id, at:) = @sessions.where(id:).update(seen_at: at)
 
@@ -34,14 +40,16 @@ module Graver
       def close_all(at:) = @sessions.where(ended_at: nil).update(ended_at: at)
 
       # A code stands until it is used or its time is up.
-      def add_pairing(digest, until_at:) = @pairings.insert(digest:, expires_at: until_at)
+      def add_pairing(digest, until_at:, guest: false) = @pairings.insert(digest:, guest:, expires_at: until_at)
 
       # Voids every code that was not used.
       def void_pairings(at:) = @pairings.where(used_at: nil).update(used_at: at)
 
-      # Was there such a code? Then it is used up.
+      # Uses up a code -> { guest: }, or nil if there is no such code.
       def use_pairing(digest, at:)
-        @pairings.where(digest:, used_at: nil).where { expires_at > at }.update(used_at: at) == 1
+        open = @pairings.where(digest:, used_at: nil).where { expires_at > at }
+        found = open.first
+        found&.slice(:guest) if open.update(used_at: at) == 1
       end
 
       private

@@ -73,9 +73,13 @@ export const lazyApi = {
   recordReadings: (id: number, readings: Schemas["JobReadings"]) =>
     taken(client.POST("/jobs/{id}/readings", { params: { path: { id } }, body: readings })),
   signIn: (given: Schemas["SignIn"]) => taken(client.POST("/session", { body: given })),
+  session: () => taken(client.GET("/session")),
+  namePerson: (person: string) => taken(client.PATCH("/session", { body: { person } })),
   access: () => taken(client.GET("/access")),
   changeAccess: (change: Schemas["AccessChange"]) => taken(client.PATCH("/access", { body: change })),
-  pair: () => taken(client.POST("/access/pairings")),
+  pair: (guest: boolean) => taken(client.POST("/access/pairings", { body: { guest } })),
+  changeSession: (id: number, guest: boolean) =>
+    taken(client.PATCH("/access/sessions/{id}", { params: { path: { id } }, body: { guest } })),
   endSession: (id: number) => taken(client.DELETE("/access/sessions/{id}", { params: { path: { id } } })),
   progress: (id: number) => taken(client.GET("/jobs/{id}/progress", { params: { path: { id } } })),
   imports: (vehicle: number) => taken(client.GET("/vehicles/{id}/imports", { params: { path: { id: vehicle } } })),

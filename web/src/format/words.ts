@@ -48,6 +48,14 @@ export function day(iso: string): string {
   return `${of} ${MONTHS[at - 1]!.slice(0, 3)} ${year}`;
 }
 
+/** A moment in UTC, in the time of this device: "14:02" if it is today, else its day. */
+export function moment(utc: string, now = new Date()): string {
+  const at = new Date(utc);
+  if (at.toDateString() === now.toDateString())
+    return at.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
+  return day([at.getFullYear(), at.getMonth() + 1, at.getDate()].join("-"));
+}
+
 /** Joins the parts that exist: "new, void". */
 export const listed = (...parts: (string | 0 | false | null | undefined)[]): string => parts.filter(Boolean).join(", ");
 

@@ -1,17 +1,19 @@
 <script lang="ts">
   import TextField from "./controls/TextField.svelte";
   import * as texts from "../texts/access";
-  import { lazyApi } from "../api/lazyApi";
+  import { atDevice } from "./atDevice.svelte";
   import { FormState } from "./formState.svelte";
 
   /** In front of everything on a device that is not signed in. */
   let { entered }: { entered: () => void } = $props();
   let passphrase = $state("");
+  let person = $state("");
   const form = new FormState();
 
   async function enter(event: SubmitEvent) {
     event.preventDefault();
-    if (await form.act(() => lazyApi.signIn({ passphrase, device: texts.thisDevice(navigator.userAgent) }))) entered();
+    if (await form.act(() => atDevice.signIn({ passphrase, person, device: texts.thisDevice(navigator.userAgent) })))
+      entered();
   }
 </script>
 
@@ -25,7 +27,14 @@
     type="password"
     autocomplete="current-password"
     bind:value={passphrase}
-    fault={form.first}
+    fault={form.fault("person") ? "" : form.first}
+  />
+  <TextField
+    label={texts.yourName}
+    autocomplete="given-name"
+    maxlength={40}
+    bind:value={person}
+    fault={form.fault("person")}
   />
   <button type="submit" class="main-action" disabled={form.busy || !passphrase}>{texts.signIn}</button>
 </form>

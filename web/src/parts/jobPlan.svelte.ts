@@ -1,5 +1,6 @@
 import { lazyApi } from "../api/lazyApi";
 import { api, type Refusal, type Schemas } from "../api/client";
+import { atDevice } from "./atDevice.svelte";
 import { FormState } from "./formState.svelte";
 import { outbox } from "./outbox.svelte";
 import { undo } from "./undo.svelte";
@@ -31,9 +32,13 @@ export class JobPlanState {
   get id(): number {
     return this.plan!.id!;
   }
-  /** A proposal or a closed job is only read. */
-  get open(): boolean {
+  /** Neither a proposal nor closed. */
+  get ongoing(): boolean {
     return this.plan!.id !== null && !["finished", "cancelled"].includes(this.plan!.state);
+  }
+  /** Whether it can be changed here; otherwise it is only read. */
+  get open(): boolean {
+    return this.ongoing && !atDevice.guest;
   }
   get busy(): boolean {
     return this.form.busy;
@@ -174,6 +179,7 @@ export function withProgress(plan: Plan, progress: Schemas["JobProgress"]): Plan
     state: progress.state,
     planned: progress.planned,
     ticked: progress.ticked,
+    ticked_by: progress.ticked_by,
     torques: progress.torques,
     steps,
   };

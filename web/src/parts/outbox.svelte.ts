@@ -14,6 +14,8 @@ const AGAIN_MS = 4000;
 /** Ticks the server has not taken yet: kept in the browser, sent again until it answers. */
 class Outbox {
   waiting = $state<Waiting[]>(read());
+  /** How many were answered since the page was opened. */
+  sent = 0;
   #sending = false;
   #timer: ReturnType<typeof setTimeout> | null = null;
   #listeners = new Set<(progress: Schemas["JobProgress"] | null, refusal: Refusal | null) => void>();
@@ -50,6 +52,7 @@ class Outbox {
         const entry = this.waiting[0]!;
         if (!(await this.#sent(entry))) return this.#later();
         this.waiting = this.waiting.filter((each) => each !== entry);
+        this.sent += 1;
         this.#keep();
       }
     } finally {

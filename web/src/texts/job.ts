@@ -20,6 +20,7 @@ export const afterHours = "after {hours}\u00a0h";
 export const spentSaid = "{currency} {amount} spent";
 export const finishedOn = "Finished on {day}";
 export const usedParts = "Used: {parts}.";
+export const doneByPeople = "Done by {people}.";
 export const inTheLogbook = "In the logbook";
 export const fittingDateUnknown = "fitting date unknown";
 export const lastedExact = "lasted {exact}";

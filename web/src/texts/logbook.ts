@@ -24,6 +24,7 @@ export const parts = [
   ["costs", "Costs"],
 ] as const;
 export const sets = "Sets";
+export const who = "Who";
 export const odometer = "Odometer";
 export const hoursSpent = "{hours}\u00a0h";
 export const spent = "{amount} spent";

@@ -1,6 +1,7 @@
 import { english } from "./english";
 
 export const imported = "Imported from a file.";
+export const enteredBy = "Entered by {person}.";
 export const struckOut = "Struck out";
 export const notCounted = "not counted, kept on file";
 export const readings = "Readings";

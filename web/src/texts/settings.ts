@@ -23,6 +23,7 @@ export const planningChanges = "Changes when to order parts, which jobs to combi
 export const usual = "Usual: {usual}";
 export const between = "Enter a number from {least} to {most}.";
 export const saved = "Saved.";
+export const whoIsHere = "Who uses this device";
 export const vehicles = "Vehicles";
 export const vehiclesChange =
   "The name, the drive and the odometer unit belong to each vehicle: open it, then choose Edit vehicle.";

@@ -9,6 +9,7 @@ module Graver
           optional(:passphrase).maybe(:string, max_size?: 200)
           optional(:code).maybe(:string, max_size?: 64)
           optional(:device).maybe(:string, max_size?: 200)
+          optional(:person).maybe(:string, max_size?: 200)
         end
       end
     end

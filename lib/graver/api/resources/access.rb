@@ -9,35 +9,40 @@ module Graver
       class Access < Resource
         get "/session", :session
         post "/session", :sign_in
+        patch "/session", :name_person
         delete "/session", :sign_out
         get "/access", :access
         patch "/access", :change_access
         post "/access/pairings", :pair, 201
+        patch "/access/sessions/:id", :change_session
         delete "/access/sessions/:id", :end_session
         # A device is known by its cookie for longer than it is signed in.
         DEVICE_SECONDS = 365 * 24 * 3600
         # never repeated by key: the first answer held a secret
         repeatable :sign_in, :pair
+        asks :sign_in, :sign_out
 
-        def session
-          { local: @exchange.local?, signed_in: @exchange.local? || !access_of.session(@exchange.token).nil? }
-        end
+        def session = state(@exchange.session)
 
         def sign_in
           given = payload(Contracts::SignIn)
           # a code can't be guessed, so it never waits for those who guess the passphrase
           wait if given[:passphrase]
-          token = access_of.sign_in(**given.slice(:passphrase, :code, :device).compact)
+          token = access_of.sign_in(**given.slice(:passphrase, :code, :device, :person).compact)
           return refused(given) unless token
 
           @exchange.attempts.forgive(who)
-          WithCookie.new({ local: @exchange.local?, signed_in: true }, token, DEVICE_SECONDS)
+          WithCookie.new(state(access_of.session(token)), token, DEVICE_SECONDS)
+        end
+
+        def name_person
+          access_of.name(@exchange.session, payload(Contracts::Person)[:person])
+          state(@exchange.session && access_of.session(@exchange.token))
         end
 
         def sign_out
-          mine = access_of.session(@exchange.token)
-          access_of.sign_out(mine.id) if mine
-          WithCookie.new({ local: @exchange.local?, signed_in: @exchange.local? }, nil, 0)
+          access_of.sign_out(@exchange.session.id) if @exchange.session
+          WithCookie.new(state(nil), nil, 0)
         end
 
         def access = here { shown }
@@ -55,8 +60,17 @@ module Graver
           here do
             raise InvalidEntry.of("", "missing", Say::Texts.t("access.not_listening")) unless network.listening?
 
-            address = "#{network.root}#/pair/#{access_of.pairing}"
+            guest = payload(Contracts::NewPairing)[:guest] || false
+            address = "#{network.root}#/pair/#{access_of.pairing(guest:)}"
             { address:, seconds: Service::Household::PhoneAccess::PAIRING_SECONDS, modules: drawn(address) }
+          end
+        end
+
+        def change_session
+          here do
+            given = payload(Contracts::SessionChange)
+            access_of.make_guest(id, given[:guest])
+            shown
           end
         end
 
@@ -68,6 +82,17 @@ module Graver
         end
 
         private
+
+        # session: Storage::Session of the device, or nil
+        def state(session)
+          local = @exchange.local?
+          {
+            local:,
+            signed_in: local || !session.nil?,
+            person: (access_of.person(session) if local || session),
+            guest: session&.guest || false
+          }
+        end
 
         def access_of = @access_of ||= Service::Household::PhoneAccess.new(context)
         # The current network: this very request may have opened it.

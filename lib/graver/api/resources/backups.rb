@@ -14,6 +14,7 @@ module Graver
         get "/backups/:name", :backup_archive
         post "/backups/:name/restore", :restore_backup
         repeatable :make_backup, :add_backup, :restore_backup
+        withhold :backups, :backup_archive
 
         def backups
           here = @exchange.local?

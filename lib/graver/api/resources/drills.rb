@@ -9,6 +9,7 @@ module Graver
         get "/drills/:kind", :drill
         post "/drills/:kind/answers", :answer_drill
         repeatable :answer_drill
+        asks :answer_drill
 
         def drills = { drills: Service::Training::Drills.all }
 

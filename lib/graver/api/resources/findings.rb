@@ -12,6 +12,7 @@ module Graver
         put "/approaches", :choose_approaches
         get "/symptoms", :symptoms
         post "/vehicles/:id/symptoms", :answer_symptom
+        asks :check_claim
 
         def findings = kept("findings", id) { serializer.call(judging.call(id), approaches.chosen, context.today) }
         def check_claim = serializer.claim(*judging.claim(id, payload(Contracts::Claim)))

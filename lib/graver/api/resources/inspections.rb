@@ -17,6 +17,7 @@ module Graver
         post "/inspections/:id/corrections", :correct_inspection, 201
         post "/photo-measurements", :measure_photo
         repeatable :preview_inspection, :measure_photo
+        asks :preview_inspection, :measure_photo
 
         def inspection_form
           round = walk.call(Service::Overview::VehicleOverviews.new(context).find(id))

@@ -11,6 +11,7 @@ module Graver
         get "/calendar-feed", :calendar_feed
         put "/calendar-feed", :open_calendar_feed
         delete "/calendar-feed", :close_calendar_feed
+        withhold :calendar_feed
         get "/vehicles/:id/timeline", :timeline
         get "/vehicles/:id/risk-by-date", :risk_by_date
         get "/vehicles/:id/calendar.ics", :vehicle_calendar

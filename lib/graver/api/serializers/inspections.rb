@@ -24,6 +24,7 @@ module Graver
               unit: inspection.odometer_unit
             },
             note: inspection.note,
+            done_by: inspection.done_by,
             void: inspection.void,
             imported: !inspection.import_id.nil?,
             corrections: inspection.corrections.map { |correction| correction(correction) },
@@ -39,6 +40,7 @@ module Graver
         def correction(correction)
           {
             date: correction.recorded_at[0, 10],
+            done_by: correction.done_by,
             reason: correction.reason,
             voids: correction.change["void"],
             change: correction.change.map { |field, value| changed(field, value) }.join(", ")

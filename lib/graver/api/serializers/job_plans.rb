@@ -46,6 +46,8 @@ module Graver
             ready_because: job&.ready_because,
             closed: closed(job),
             ticked: job&.ticked || [],
+            ticked_by: job&.ticked_by || {},
+            people: job&.people || [],
             torques: Torques.call(job),
             quote: job&.quote&.fetch("total", nil),
             quote_lines: job&.quote&.fetch("lines", []) || [],

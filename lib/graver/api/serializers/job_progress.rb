@@ -14,6 +14,7 @@ module Graver
             id: job.id,
             state: job.state,
             ticked: job.ticked,
+            ticked_by: job.ticked_by,
             waits_for: progress.waits.reject { |_, keys| keys.empty? },
             deviations: job.deviations.transform_values { |said| said["because"] },
             halted: progress.halted,

@@ -90,7 +90,7 @@ module Graver
         end
 
         def said(placed) = @wordings[placed.axle].trade(placed.step.text)
-        def noted(note) = { text: note["text"], day: note["day"] }
+        def noted(note) = { text: note["text"], day: note["day"], done_by: note["by"] }
 
         def torque_at(placed) = sets_at(placed, placed.step.tighten)
 

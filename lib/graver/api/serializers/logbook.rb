@@ -25,7 +25,7 @@ module Graver
           said = @log.call(overview).to_h { |line| [line[:id], line[:what]] }
           entries.map do |entry|
             line = line(overview, entry, said)
-            [line, [line[:vehicle], line[:date], line[:what], line[:note], *entry.more].compact.join(" ")]
+            [line, [*line.values_at(:vehicle, :date, :what, :note, :done_by), *entry.more].compact.join(" ")]
           end
         end
 
@@ -89,8 +89,20 @@ module Graver
             distance_unit: vehicle.distance_unit,
             what: what(overview, entry, said),
             note: note(entry),
+            done_by: done_by(entry),
             spent: (Service::Jobs::SpentBefore.of(record)&.round(2) if entry.kind == "job")
           }
+        end
+
+        # Who did it, where that is known: all who did something in a job.
+        def done_by(entry)
+          case entry.kind
+          when "inspection", "correction"
+            entry.record.done_by
+          when "job"
+            people = entry.record.people
+            people.join(", ") unless people.empty?
+          end
         end
 
         def what(overview, entry, said)

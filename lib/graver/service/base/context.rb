@@ -68,6 +68,14 @@ module Graver
         # A copy for one request, in one English, which loads each record once.
         def for_request(english = English::DEFAULT) = dup.remembering(english)
 
+        # A copy that enters things in the name of a person, or of none.
+        def as(person) = dup.tap { |copy| copy.named = [person] }
+
+        # Name of the person at the device, for what is entered there, or nil.
+        def person
+          @named ? @named.first : @store.preferences.all.dig(Storage::RestoredFile::ACCESS.first, "person")
+        end
+
         # Runs the block with its own context, in the same English, after the current request is answered.
         def later
           english = @english
@@ -112,6 +120,8 @@ module Graver
         def now = time.iso8601
 
         protected
+
+        attr_writer :named
 
         def remembering(english)
           @store = Storage::RequestStore.new(@store)

@@ -19,6 +19,7 @@ module Graver
         # A session's last use is noted no more often.
         SEEN_SECONDS = 60
         LONGEST_DEVICE = 60
+        LONGEST_PERSON = 40
 
         def initialize(context)
           @context = context
@@ -57,25 +58,29 @@ module Graver
           keep("wanted" => wanted, "https" => https)
         end
 
-        # A code for one device, shown once.
-        def pairing
+        # A code for one device, shown once. guest: the device may look and change nothing
+        def pairing(guest: false)
           code = SecureRandom.alphanumeric(20)
-          @store.transaction { @store.sessions.add_pairing(digest(code), until_at: stamp(PAIRING_SECONDS)) }
+          @store.transaction { @store.sessions.add_pairing(digest(code), until_at: stamp(PAIRING_SECONDS), guest:) }
           code
         end
 
-        # -> token for the device to keep, or nil where passphrase or code are not the ones.
-        def sign_in(passphrase: nil, code: nil, device: nil)
-          return unless passphrase ? right?(passphrase) : used?(code)
+        # -> token for the device to keep, or nil where passphrase or code are not the ones. Raises InvalidEntry.
+        def sign_in(passphrase: nil, code: nil, device: nil, person: nil)
+          person = person_named(person)
+          allowed = passphrase ? right?(passphrase) && { guest: false } : used(code)
+          return unless allowed
 
           token = SecureRandom.urlsafe_base64(32)
           named = device.to_s.strip[0, LONGEST_DEVICE]
           @store.transaction do
             @store.sessions.add(
               digest(token),
+              person:,
               device: named.empty? ? Message.of("access.some_device") : named,
               at: now,
-              until_at: stamp(SESSION_SECONDS)
+              until_at: stamp(SESSION_SECONDS),
+              **allowed
             )
           end
           token
@@ -96,6 +101,19 @@ module Graver
         # -> [Storage::Session] that are open
         def sessions = @store.sessions.all(at: now)
 
+        # Who is at a device -> text or nil. session: Storage::Session, or nil for this machine
+        def person(session) = session ? session.person : chosen["person"]
+
+        # Names who is at a device from now on; a blank text: no name. What is on file keeps the name it has. Raises
+        # InvalidEntry.
+        def name(session, text)
+          name = person_named(text)
+          session ? @store.transaction { @store.sessions.change(session.id, person: name) } : keep("person" => name)
+        end
+
+        # Whether a device may look and change nothing. Raises NotFound.
+        def make_guest(id, guest) = @store.transaction { @store.sessions.change(id, guest:) }
+
         # Raises NotFound.
         def sign_out(id) = @store.transaction { @store.sessions.close(id, at: now) }
 
@@ -112,8 +130,18 @@ module Graver
             BCrypt::Password.new(chosen["passphrase"]) == passphrase
         end
 
-        def used?(code)
-          !code.to_s.empty? && @store.transaction { @store.sessions.use_pairing(digest(code), at: now) }
+        def person_named(text)
+          name = text.to_s.gsub(/[[:space:]]+/, " ").strip
+          if name.length > LONGEST_PERSON
+            raise InvalidEntry.of("person", "too_long", Message.of("faults.too_long", most: LONGEST_PERSON))
+          end
+
+          name unless name.empty?
+        end
+
+        # -> what the device may do by this code, or nil
+        def used(code)
+          @store.transaction { @store.sessions.use_pairing(digest(code), at: now) } unless code.to_s.empty?
         end
 
         def note(session)

@@ -37,6 +37,8 @@ module Graver
 
         private
 
+        def stamp = { at: @context.now, by: @context.person }
+
         def require_reason(given)
           raise InvalidEntry.of("reason", "missing", Message.of("faults.reason")) if given[:reason].to_s.strip.empty?
         end
@@ -48,7 +50,7 @@ module Graver
             change = given.key?(:void) ? { "void" => given[:void] } : yield
             raise InvalidEntry.of(field, "unchanged", because) if change.empty? || change == { "void" => row.void }
 
-            @store.corrections.add(inspection_id:, change:, reason: given[:reason].strip, at: @context.now, **what)
+            @store.corrections.add(inspection_id:, change:, reason: given[:reason].strip, **stamp, **what)
           end
         end
 

@@ -92,6 +92,7 @@ module Graver
             odometer: entry.stamp.odometer,
             note: given[:note],
             at: @context.now,
+            done_by: @context.person,
             readings: entry.lines.flat_map { |line| rows(line) },
             conditions: entry.conditions,
             job_id:
@@ -177,6 +178,7 @@ module Graver
                 "void" => true
               },
               at: @context.now,
+              by: @context.person,
               reason:
                 Message.of(
                   "findings.held_for_wrong",

@@ -12,7 +12,7 @@ module Graver
 
         def initialize(context)
           @corrections = context.store.corrections
-          @at = context.now
+          @stamp = { at: context.now, by: context.person }
         end
 
         # inspection: Storage::Inspection; entry: InspectionEntry -> the rows of its conditions that are not on file yet
@@ -56,7 +56,7 @@ module Graver
 
         def void(inspection, **what)
           reason = Message.of("findings.read_again")
-          @corrections.add(inspection_id: inspection.id, **what, change: { "void" => true }, at: @at, reason:)
+          @corrections.add(inspection_id: inspection.id, **what, change: { "void" => true }, reason:, **@stamp)
         end
       end
     end

@@ -23,6 +23,7 @@ module Graver
               odometer: stamp.odometer,
               note: nil,
               at: @context.now,
+              done_by: @context.person,
               readings:
             )
           end

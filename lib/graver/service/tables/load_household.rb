@@ -149,7 +149,7 @@ module Graver
         def log(vehicle_id, axle_id, service, inspection)
           fits = inspection.fetch("fit", []).map { |part| { part:, event: "fit" } }
           readings = (fits + pads(inspection) + rotors(inspection)).map { |reading| { axle: axle_id, **reading } }
-          Measuring::LogInspection.new(@context).call(
+          Measuring::LogInspection.new(@context.as(inspection["by"])).call(
             vehicle_id,
             { **service, note: inspection["note"], readings:, conditions: conditions(inspection, axle_id) }
           )
@@ -214,28 +214,28 @@ module Graver
           day = @context.today - row["days_ago"]
           prices = row.fetch("prices", {}).map { |part, (name, price)| { axle:, part:, name:, price: } }
           closed = { spent: prices.sum { |each| each[:price] }.round(2), hours: row["hours"], prices:, entered: true }
-          jobs, at = @context.store.jobs, "#{day.iso8601}T16:00:00Z"
+          jobs, at, by = @context.store.jobs, "#{day.iso8601}T16:00:00Z", row["by"]
           @context.store.transaction do
-            job = jobs.add(axle_id:, procedure: @context.knowledge.procedure.id, planned_for: day, at:)
-            jobs.record_event(job.id, "scope", { axles: { axle_id.to_s => row["works"] }, reasons: {} }, at:)
-            jobs.record_event(job.id, "finished", closed, at:)
+            job = jobs.add(axle_id:, procedure: @context.knowledge.procedure.id, planned_for: day, at:, by:)
+            jobs.record_event(job.id, "scope", { axles: { axle_id.to_s => row["works"] }, reasons: {} }, at:, by:)
+            jobs.record_event(job.id, "finished", closed, at:, by:)
           end
         end
 
         def job(axle_id, given)
           return unless given
 
-          jobs = Jobs::JobChanges.new(@context)
+          jobs = Jobs::JobChanges.new(@context.as(given["by"]))
           day = given["planned"] == "saturday" ? coming_saturday : @context.today
           job = jobs.plan(axle_id, day.iso8601)
           jobs.resolve(job.id, given["resolved"], true) if given["resolved"]
           jobs.change(job.id, state: "ready", because: given["because"]) if given["because"]
           given.fetch("notes", {}).each { |key, text| jobs.note(job.id, key, text) }
-          tick_until(job, jobs.step_keys(job), given["ticked_until"]) if given["ticked_until"]
+          tick_until(job, jobs.step_keys(job), given["ticked_until"], given["by"]) if given["ticked_until"]
         end
 
-        def tick_until(job, keys, last)
-          ticks = Jobs::JobTicks.new(@context)
+        def tick_until(job, keys, last, by)
+          ticks = Jobs::JobTicks.new(@context.as(by))
           keys.take(keys.index(last) + 1).each { |key| ticks.tick(job.id, [key], true) }
         end
 

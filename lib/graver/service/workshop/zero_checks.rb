@@ -86,7 +86,8 @@ module Graver
                 },
                 reason: reason(instrument, check),
                 zero_check_id: check.row.id,
-                at: @context.now
+                at: @context.now,
+                by: @context.person
               )
             end
           end
@@ -130,7 +131,8 @@ module Graver
               "value" => value
             },
             reason: Message.of("findings.zero_check_withdrawn", day: check.date),
-            at: @context.now
+            at: @context.now,
+            by: @context.person
           )
         end
 

@@ -33,7 +33,10 @@
     saved = await change({ passphrase });
     if (saved) passphrase = "";
   }
-  const pair = () => form.act(async () => (code = await lazyApi.pair()));
+  let guest = $state(false);
+  const pair = () => form.act(async () => (code = await lazyApi.pair(guest)));
+  const makeGuest = (id: number, on: boolean) =>
+    form.act(async () => (loaded.value = await lazyApi.changeSession(id, on)));
   const signOut = (id: number) => form.act(async () => (loaded.value = await lazyApi.endSession(id)));
 </script>
 
@@ -85,6 +88,7 @@
     </section>
     {#if access.listening}
       <section class="sheet stack">
+        <CheckField checked={guest} oncheck={(on) => void ([guest, code] = [on, null])} label={texts.asGuest} />
         <Button size="field" disabled={form.busy} on:click={pair}>{code ? texts.pairAnother : texts.pairAPhone}</Button>
         {#if code}
           <div class="code">
@@ -103,7 +107,11 @@
         <ul class="plain-list">
           {#each access.sessions as session (session.id)}
             <li>
-              <strong>{session.device}</strong>
+              <strong
+                >{session.person
+                  ? say(texts.usedBy, { device: session.device, person: session.person })
+                  : session.device}</strong
+              >
               <span class="quiet"
                 >{say(texts.signedInSeen, {
                   begun: day(session.begun_at.slice(0, 10)),
@@ -111,7 +119,15 @@
                   until: day(session.expires_at.slice(0, 10)),
                 })}</span
               >
-              <PlainButton look="link" onclick={() => signOut(session.id)}>{texts.signOut}</PlainButton>
+              <span class="row">
+                <CheckField
+                  checked={session.guest}
+                  disabled={form.busy}
+                  oncheck={(on) => makeGuest(session.id, on)}
+                  label={texts.guestDevice}
+                />
+                <PlainButton look="link" onclick={() => signOut(session.id)}>{texts.signOut}</PlainButton>
+              </span>
             </li>
           {/each}
         </ul>

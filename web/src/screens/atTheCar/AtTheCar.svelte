@@ -1,6 +1,7 @@
 <script lang="ts">
   import CarBar from "./CarBar.svelte";
   import LooseBolts from "./LooseBolts.svelte";
+  import OtherDevice from "./OtherDevice.svelte";
   import PlainButton from "../../parts/controls/PlainButton.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import { push, replace } from "svelte-spa-router";
@@ -57,6 +58,7 @@
   const address = (key: string) => `/jobs/${id}/car/${encodeURIComponent(key)}`;
   function goTo(key: string) {
     [listed, asking] = [false, false];
+    course!.news = null;
     void push(address(key));
     scrollTo(0, 0);
   }
@@ -111,6 +113,7 @@
                 {plan.halts.flatMap((halt) => halt.buy).join("; ")}.{/if}
               <a href="#/jobs/{id}/steps">{texts.replan}</a>
             </p>{:else if plan.stops.length}<p class="halt" role="alert">{plan.stops.join(" ")}</p>{/if}
+          <OtherDevice {course} />
           {#if stepGroup}
             {#key stepGroup.key}<StepCard {course} {stepGroup} {goTo} />{/key}
             {#if asking}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import * as texts from "../../texts/atTheCar";
+  import { atDevice } from "../../parts/atDevice.svelte";
   import type { StepGroup } from "../../format/jobs";
   import type { Course } from "./jobWalkthrough.svelte";
 
@@ -20,12 +21,13 @@
 
 <footer class="bar">
   <button type="button" disabled={!course.previous} onclick={() => goTo(course.previous!.key)}>{texts.back}</button>
-  {#if plan.state === "draft" && later}
+  {#if atDevice.guest || !course.job.ongoing}
+    <span class="main still">{atDevice.guest ? texts.guestLooks : texts.jobIsClosed}</span>
+    <button type="button" disabled={!course.next} onclick={() => goTo(course.next!.key)}>{texts.nextStep}</button>
+  {:else if plan.state === "draft" && later}
     <a class="main" href="#/jobs/{plan.id}/ready">{texts.notReadyYet}</a>
   {:else if plan.state === "ready" && later}
     <button type="button" class="main" onclick={start}>{texts.startJob}</button>
-  {:else if !course.job.open}
-    <span class="main still">{texts.jobIsClosed}</span>
   {:else if course.done(stepGroup)}
     <button type="button" onclick={() => course.tick(stepGroup, false)}>{texts.notDone}</button>
     <button type="button" class="main" disabled={!course.next} onclick={done}>{texts.nextStep}</button>

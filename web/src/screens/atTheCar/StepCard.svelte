@@ -14,6 +14,7 @@
   import BedInCoach from "./BedInCoach.svelte";
   import BoltList from "./BoltList.svelte";
   import Counter from "./Counter.svelte";
+  import DoneBy from "./DoneBy.svelte";
   import StepReads from "./StepReads.svelte";
   import Timer from "./Timer.svelte";
   import TorqueFigure from "./TorqueFigure.svelte";
@@ -60,6 +61,7 @@
   <div id="step-title" class="lines">
     {#each stepGroup.steps as step (step.key)}
       <p class="line" class:done={course.step(step)}>{step.text}</p>
+      <DoneBy {course} {step} />
       {#each step.tighten as line (line.axle + line.fastener)}
         <TorqueFigure {line} />
         {#if job.open && line.count}<BoltList bolts={course.bolts(step.key, line)} wrench={course.wrench} />{/if}

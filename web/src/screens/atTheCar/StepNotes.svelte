@@ -14,7 +14,7 @@
     {note.text}
   </p>{/each}
 {#each stepGroup.steps.flatMap((step) => step.notes) as note (note.text)}<p class="note">
-    <strong>{texts.yourNote}</strong>
+    <strong>{note.done_by ? say(texts.noteBy, { person: note.done_by }) : texts.yourNote}</strong>
     {note.text}
   </p>{/each}
 {#each stepGroup.steps.filter((step) => step.deviation) as step (step.key)}<p class="note">

@@ -101,16 +101,33 @@ export class Course {
       done,
     );
 
+  /** What another device has done since this one moved on, or null. */
+  news = $state.raw<{ person: string | null; steps: Schemas["JobStep"][] } | null>(null);
+
   /** Looks what another device has ticked, while the page is seen and nothing waits to be sent. */
   watch(): () => void {
     const timer = setInterval(() => {
       if (document.visibilityState !== "visible" || outbox.waiting.length) return;
+      const asked = outbox.sent;
       void lazyApi.progress(this.job.id).then(
-        (progress) => this.job.answered(progress, this.job.refused),
+        (progress) => {
+          // What was ticked here meanwhile is no news.
+          if (asked === outbox.sent && !outbox.waiting.length) this.#hear(progress);
+          this.job.answered(progress, this.job.refused);
+        },
         () => {},
       );
     }, POLL_MS);
     return () => clearInterval(timer);
+  }
+
+  #hear(progress: Schemas["JobProgress"]): void {
+    const { steps, ticked } = this.job.plan!;
+    const fresh = (steps ?? []).filter(({ key }) => progress.ticked.includes(key) && !ticked.includes(key));
+    if (!fresh.length) return;
+    const person = progress.ticked_by[fresh.at(-1)!.key]?.person ?? null;
+    const before = this.news?.person === person ? this.news.steps : [];
+    this.news = { person, steps: [...before, ...fresh] };
   }
 }
 

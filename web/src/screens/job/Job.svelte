@@ -6,6 +6,7 @@
   import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
+  import { atDevice } from "../../parts/atDevice.svelte";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { push } from "svelte-spa-router";
@@ -87,7 +88,8 @@
           </p>{/if}
       </div>
       <div class="row no-print">
-        {#if plan.state === "draft"}
+        {#if atDevice.guest}<!-- Only read. -->
+        {:else if plan.state === "draft"}
           <Button size="field" disabled={!plan.steps} on:click={ready}>{texts.markAsReady}</Button>
         {:else if plan.state === "ready"}
           <Button

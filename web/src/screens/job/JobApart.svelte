@@ -32,7 +32,7 @@
     </ul>
   </section>
 {/if}
-{#if plan.undriven && job.open}<p class="sheet" role="status">{texts.endsUndriven}</p>{/if}
+{#if plan.undriven && job.ongoing}<p class="sheet" role="status">{texts.endsUndriven}</p>{/if}
 {#if cancelling && plan.apart.length}
   <section class="sheet stop" role="alert">
     <h2>{texts.brakeIsApart}</h2>
@@ -52,16 +52,16 @@
     </div>
     <Fault text={job.refused?.faults.map((fault) => fault.message).join(" ") ?? ""} />
   </section>
-{:else if plan.apart.length && job.open}
+{:else if plan.apart.length && job.ongoing}
   <details class="sheet apart no-print">
     <summary><strong>{texts.apartNow}</strong> {plan.apart.join(". ")}.</summary>
     <p class="quiet">{texts.saysStop} {texts.putBackMeans}</p>
-    <div class="row">
-      <Button size="field" kind="tertiary" disabled={job.busy} on:click={async () => (paused = await job.pause())}
-        >{texts.pauseJob}</Button
-      >
-      <Button size="field" kind="ghost" disabled={job.busy} on:click={() => job.putBack()}>{texts.putBack}</Button>
-    </div>
+    {#if job.open}<div class="row">
+        <Button size="field" kind="tertiary" disabled={job.busy} on:click={async () => (paused = await job.pause())}
+          >{texts.pauseJob}</Button
+        >
+        <Button size="field" kind="ghost" disabled={job.busy} on:click={() => job.putBack()}>{texts.putBack}</Button>
+      </div>{/if}
     {#if paused}<p role="status">{texts.pausedListed}</p>{/if}
   </details>
 {:else if plan.apart.length}

@@ -7,6 +7,7 @@
   import { day, exact, listed, partName } from "../../format/words";
 
   /** What a finished job took and used, and how long the old parts lasted. */
+  const named = (people: string[]) => new Intl.ListFormat("en-GB").format(people);
   let { plan, closed }: { plan: Schemas["JobPlan"]; closed: NonNullable<Schemas["JobPlan"]["closed"]> } = $props();
 </script>
 
@@ -18,6 +19,8 @@
       closed.spent && say(texts.spentSaid, { currency: plan.money.currency, amount: amount(closed.spent) }),
     )}.{#if closed.parts.length}{" "}{say(texts.usedParts, {
         parts: closed.parts.join("; "),
+      })}{/if}{#if plan.people.length}{" "}{say(texts.doneByPeople, {
+        people: named(plan.people),
       })}{/if}{#if closed.inspection}{" "}<a href="#/inspections/{closed.inspection}">{texts.inTheLogbook}</a>{/if}
   </p>
   {#each closed.sets as set (set.axle + set.part)}

@@ -24,6 +24,7 @@
   let found = $state.raw<Schemas["Logbook"] | null>(null);
   let failed = $state.raw<unknown>(null);
   let turn = 0;
+  const people = $derived(!!found?.lines.some((line) => line.done_by));
   const searched = $derived(!!(words.trim() || kind || from || upto));
 
   async function look() {
@@ -75,7 +76,7 @@
           ><tr
             ><th>{common.day}</th>{#if !vehicle}<th>{texts.vehicle}</th>{/if}<th>{texts.odometer}</th><th
               >{common.what}</th
-            ><th>{common.note}</th></tr
+            ><th>{common.note}</th>{#if people}<th>{texts.who}</th>{/if}</tr
           ></thead
         >
         <tbody>
@@ -89,7 +90,7 @@
                   line.note,
                   line.spent ? say(texts.spent, { amount: money(line.spent, found.currency) }) : "",
                 )}</td
-              ></tr
+              >{#if people}<td>{line.done_by ?? ""}</td>{/if}</tr
             >
           {/each}
         </tbody>

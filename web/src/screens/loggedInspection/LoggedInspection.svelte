@@ -12,7 +12,7 @@
   import TakePhoto from "../../parts/TakePhoto.svelte";
   import * as photoTexts from "../../texts/photos";
   import Problem from "../../parts/Problem.svelte";
-  import { asRead, day, lowerFirst, upperFirst } from "../../format/words";
+  import { asRead, day, listed, lowerFirst, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import Fault from "../../parts/Fault.svelte";
   import { Correction } from "./correction.svelte";
@@ -53,6 +53,7 @@
         {inspection.odometer.unit}
       </h1>
       {#if inspection.note}<p>{inspection.note}</p>{/if}
+      {#if inspection.done_by}<p class="quiet">{say(texts.enteredBy, { person: inspection.done_by })}</p>{/if}
       {#if inspection.imported}<p class="quiet">{texts.imported}</p>{/if}
     </div>
     {#if inspection.void}<InlineNotification
@@ -63,7 +64,7 @@
         subtitle={texts.notCounted}
       />{/if}
     {#each inspection.corrections as correction (correction)}<p class="history">
-        {day(correction.date)}: {correction.change}. {correction.reason}
+        {listed(day(correction.date), correction.done_by)}: {correction.change}. {correction.reason}
       </p>{/each}
 
     {#if found?.corners.some((corner) => corner.first.length + corner.second.length + corner.rotor.length + corner.more.length)}

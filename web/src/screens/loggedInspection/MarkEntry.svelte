@@ -8,7 +8,7 @@
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
   import Fault from "../../parts/Fault.svelte";
-  import { day, upperFirst } from "../../format/words";
+  import { day, listed, upperFirst } from "../../format/words";
   import type { Correction } from "./correction.svelte";
   import ReasonField from "./ReasonField.svelte";
 
@@ -35,7 +35,9 @@
       >{/if}
   </div>
   {#each mark.corrections as made (made)}<p class="history">
-      {day(made.date)}: {made.voids !== null ? made.change : say(texts.wasEntered, { entered: mark.entered })}. {made.reason}
+      {listed(day(made.date), made.done_by)}: {made.voids !== null
+        ? made.change
+        : say(texts.wasEntered, { entered: mark.entered })}. {made.reason}
     </p>{/each}
   {#if correction.mark === mark.id}
     <form class="correct" onsubmit={(event) => (event.preventDefault(), correction.saveMark(mark))} novalidate>

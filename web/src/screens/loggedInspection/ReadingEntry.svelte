@@ -58,7 +58,7 @@
       {doubt.value}: {doubt.question} <strong>{doubt.answer}.</strong>
     </p>{/each}
   {#each reading.corrections as made (made)}<p class="history">
-      {day(made.date)}: {made.change}{reading.entered && made.voids !== true
+      {listed(day(made.date), made.done_by)}: {made.change}{reading.entered && made.voids !== true
         ? ` (${say(texts.enteredAsEntered, { entered: reading.entered })})`
         : ""}. {made.reason}
     </p>{/each}

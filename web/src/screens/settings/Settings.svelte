@@ -4,7 +4,10 @@
   import Fault from "../../parts/Fault.svelte";
   import { reminders } from "../../parts/reminders.svelte";
   import * as reminderTexts from "../../texts/reminders";
+  import * as access from "../../texts/access";
   import * as texts from "../../texts/settings";
+  import { atDevice } from "../../parts/atDevice.svelte";
+  import PersonField from "../../parts/PersonField.svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
@@ -23,6 +26,8 @@
       return { money, schedule };
     });
   void load();
+  let known = $state(false);
+  void atDevice.load().then(() => (known = true));
   let theme = $state(chosenTheme());
 
   const names = { system: texts.system, light: texts.light, dark: texts.dark, contrast: texts.contrast };
@@ -54,6 +59,11 @@
       <CheckField checked={reminders.wanted} oncheck={(on) => void reminders.want(on)} label={reminderTexts.notify} />
       <p class="quiet">{reminderTexts.whatNotifying}</p>
       <Fault text={reminders.fault} />
+      {#if !atDevice.guest}
+        <h2 class="next">{texts.whoIsHere}</h2>
+        <p class="quiet">{access.nameHint}</p>
+        {#if known}<div class="next"><PersonField /></div>{/if}
+      {/if}
       <h2 class="next">{texts.vehicles}</h2>
       <p class="quiet">{texts.vehiclesChange}</p>
       <h2 class="next">{texts.elsewhere}</h2>

@@ -85,7 +85,7 @@ module Graver
 
         def written(plan, job)
           title = JobTitle.of_job(@context.knowledge, job, plan.overview.vehicle.axles)
-          { note: "Job: #{title}", at: @context.now, job_id: job.id }
+          { note: "Job: #{title}", at: @context.now, done_by: @context.person, job_id: job.id }
         end
 
         # Every symptom that stood is asked about after the first stops; a vehicle that isn't driven can't tell ->

@@ -17,7 +17,13 @@ module Graver
           scope["axles"] = { axle_id.to_s => [renewal(proposed, axle_id)] } if scope["axles"].empty?
           @store.transaction do
             job =
-              @store.jobs.add(axle_id:, procedure: @context.knowledge.procedure.id, planned_for: day, at: @context.now)
+              @store.jobs.add(
+                axle_id:,
+                procedure: @context.knowledge.procedure.id,
+                planned_for: day,
+                at: @context.now,
+                by: @context.person
+              )
             record(job, "scope", scope)
           end
         end

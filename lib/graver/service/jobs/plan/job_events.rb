@@ -16,7 +16,7 @@ module Graver
         private
 
         def record(job, kind, value)
-          @store.jobs.record_event(job.id, kind, value, at: @context.now)
+          @store.jobs.record_event(job.id, kind, value, at: @context.now, by: @context.person)
           @store.jobs.find(job.id)
         end
 
