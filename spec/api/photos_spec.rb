@@ -73,6 +73,12 @@ RSpec.describe "Photos in the API" do
     id = ask(:post, "/vehicles/#{car["id"]}/inspections", inspection("2026-05-01", "60000", pad("6.0")))["id"]
     expect(send_photo("/inspections/#{id}/photos")["photos"]).to contain_exactly(include("step" => nil, "width" => 32))
     expect(ask(:get, "/inspections/#{id}")["photos"].length).to eq(1)
+    # the log shows it in the inspection's line, and not when it is removed
+    logged = -> { ask(:get, "/logbook")["lines"].find { |line| line["place"] == "inspections/#{id}" }["photos"] }
+    shown = logged.call
+    expect(shown.length).to eq(1)
+    ask(:delete, "/photos/#{shown[0]["id"]}")
+    expect(logged.call).to be_empty
   end
 
   it "rejects non-photos, too large, too many, or without a place" do

@@ -6,19 +6,28 @@
   import type { Schemas } from "../api/client";
   import { ofBrake } from "../format/words";
   import CornerSection from "./CornerSection.svelte";
+  import SaveSvg from "./SaveSvg.svelte";
 
   let {
     corners,
     scale = 5,
     active = null,
     legend = false,
-  }: { corners: Schemas["Corner"][]; scale?: number; active?: string | null; legend?: boolean } = $props();
+    title,
+  }: {
+    corners: Schemas["Corner"][];
+    scale?: number;
+    active?: string | null;
+    legend?: boolean;
+    /** Under this name it can be saved. */
+    title?: string;
+  } = $props();
   const first = $derived(corners[0]);
   const known = (mm: number | null | undefined, part: string) => (mm == null ? common.unknown : limitLength(mm, part));
   const unit = $derived(lengthUnit("pad") === "mm" ? "mm" : texts.inches);
 </script>
 
-<div class="whole">
+<div class="whole" data-picture>
   <div class="axle" class:small={scale < 3.4}>
     {#each corners as corner (corner.side)}
       <figure>
@@ -55,6 +64,7 @@
         >
         {texts.gone}
       </li>
+      {#if title}<li><SaveSvg {title} /></li>{/if}
       <li>{say(first.drum ? texts.drumSectionNote : texts.sectionNote, { unit })}</li>
     </ul>
   {/if}

@@ -8,8 +8,12 @@
   import type { Schemas } from "../api/client";
   import { undo } from "./undo.svelte";
 
-  /** Photos beside each other; a tap shows one full size. changed: one is removed or back; none: they are only shown. */
-  let { photos, changed }: { photos: Schemas["Photo"][]; changed?: () => unknown } = $props();
+  /** Photos beside each other; a tap shows one full size. changed: one is removed or back; none: they are only shown. small: in a line of a table */
+  let {
+    photos,
+    changed,
+    small = false,
+  }: { photos: Schemas["Photo"][]; changed?: () => unknown; small?: boolean } = $props();
   let dialog = $state<HTMLDialogElement>();
   let open = $state<Schemas["Photo"] | null>(null);
   const address = (photo: Schemas["Photo"]) => `/api/v1/photos/${photo.id}`;
@@ -32,7 +36,7 @@
 </script>
 
 {#if photos.length}
-  <ul>
+  <ul class:small>
     {#each photos as photo (photo.id)}
       <li>
         <button type="button" onclick={() => show(photo)} aria-label={named(photo)}
@@ -75,6 +79,10 @@
     width: auto;
     max-width: 200px;
     object-fit: cover;
+  }
+  .small img {
+    height: 44px;
+    max-width: 80px;
   }
   p {
     margin: 0;

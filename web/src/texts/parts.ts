@@ -1,5 +1,7 @@
 import { english } from "./english";
 
+export const saveAsSvg = "Save as SVG";
+export const sectionOf = "{name}, {axle} brake";
 export const sideWheel = "{side} wheel";
 export const padLimit = "pad limit {limit}";
 export const rotorDiscard = english("<disc|rotor> discard {discard}");

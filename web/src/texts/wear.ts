@@ -1,3 +1,4 @@
+export const chartOf = "Wear of {vehicle}, {axle}";
 export const measureWhichWithAMethod = "Measure {which} with a {method}: the range shrinks by about {round}\u00a0%";
 export const noReadingTodayWouldNarrow =
   "No measurement today would help much: the uncertainty is in future wear, not in today's thickness. Inspect when it is due.";

@@ -13,7 +13,7 @@ module Graver
         def logbook
           found = index.call(params["words"].to_s[0, 200]).select { |line| wanted?(line) }
           spent = found.sum { |line| line[:spent] || 0.0 }.round(2)
-          { count: found.length, spent:, currency:, lines: found.first(most) }
+          { count: found.length, spent:, currency:, lines: with_photos(found.first(most)) }
         end
 
         def logbook_sets
@@ -61,6 +61,12 @@ module Graver
         def wanted?(line)
           vehicle?(line[:vehicle_id]) && [nil, "", line[:kind]].include?(params["kind"]) &&
             line[:date].between?(day("from") || "0000", day("upto") || "9999")
+        end
+
+        # Not cached with the lines: a photo changes nothing else.
+        def with_photos(lines)
+          taken = Service::Logbook::PhotosTaken.new(context).call(lines.map { |line| line[:vehicle_id] }.uniq)
+          lines.map { |line| { **line, photos: Serializers::Photos.call(taken.fetch(line.values_at(:kind, :id), [])) } }
         end
 
         def day(name) = params[name].to_s[/\A\d{4}-\d{2}-\d{2}\z/]

@@ -81,6 +81,7 @@ module Graver
           vehicle, record = overview.vehicle, entry.record
           {
             kind: entry.kind,
+            id: entry.kind == "forecast" ? record.given.id : record.id,
             place: PLACES.fetch(entry.kind).call(record, vehicle),
             vehicle_id: vehicle.id,
             vehicle: vehicle.name,

@@ -7,6 +7,7 @@
   import { untrack } from "svelte";
   import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
+  import PhotoStrip from "../../parts/PhotoStrip.svelte";
   import Problem from "../../parts/Problem.svelte";
   import { money } from "../../format/jobs";
   import { day, exact, listed, upperFirst } from "../../format/words";
@@ -85,7 +86,7 @@
               ><td class="day"><a href="#/{line.place}">{day(line.date)}</a></td>{#if !vehicle}<td>{line.vehicle}</td
                 >{/if}<td class="number"
                 >{line.odometer_km ? exact(line.odometer_km, line.distance_unit as Schemas["DistanceUnit"]) : ""}</td
-              ><td class="wide">{upperFirst(line.what)}</td><td class="wide"
+              ><td class="wide">{upperFirst(line.what)}<PhotoStrip photos={line.photos} small /></td><td class="wide"
                 >{listed(
                   line.note,
                   line.spent ? say(texts.spent, { amount: money(line.spent, found.currency) }) : "",

@@ -6,6 +6,7 @@
   import { say } from "../../texts/say";
   import { api, type Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
+  import SaveSvg from "../../parts/SaveSvg.svelte";
   import Timeline from "../../parts/Timeline.svelte";
   import { allLanes } from "../../parts/timelineScale";
   import { day, month } from "../../format/words";
@@ -36,9 +37,9 @@
       <a href="/api/v1/calendar.ics?save=1" download="brakes.ics">{texts.saveAll}</a>
     </div>
     {#if lanes.length}
-      <section class="sheet">
+      <section class="sheet" data-picture>
         <Timeline {lanes} today={garage.today} label={texts.allAhead} />
-        <p class="quiet">{texts.barsNote}</p>
+        <p class="quiet">{texts.barsNote} <SaveSvg title={texts.allAhead} /></p>
       </section>
     {/if}
     <CalendarFeed />

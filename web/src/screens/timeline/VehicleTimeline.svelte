@@ -19,6 +19,7 @@
   import OdometerNote from "./OdometerNote.svelte";
   import PlanEvent from "./PlanEvent.svelte";
   import Problem from "../../parts/Problem.svelte";
+  import SaveSvg from "../../parts/SaveSvg.svelte";
   import Timeline from "../../parts/Timeline.svelte";
   import { axleLane, vehicleLane, type Lane } from "../../parts/timelineScale";
   import Shortcuts from "../../parts/Shortcuts.svelte";
@@ -104,7 +105,7 @@
           </p>{/if}
       </div>
     </div>
-    <section class="sheet">
+    <section class="sheet" data-picture>
       <Timeline
         lanes={lanes(vehicle, timeline.events)}
         {today}
@@ -117,6 +118,7 @@
       </Timeline>
       <p class="quiet">
         {texts.wideBandsPadsNarrowOnes}
+        <SaveSvg title={say(texts.dueForName, { name: vehicle.name })} />
       </p>
       <MovedTrip {trip} />
       <LookAhead {ahead} events={timeline.events} {unit} />

@@ -1,5 +1,6 @@
 <script lang="ts">
   import * as common from "../../texts/common";
+  import * as parts from "../../texts/parts";
   import * as texts from "../../texts/vehicle";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
@@ -26,7 +27,12 @@
     <StateMark state={axle.state} />
   </div>
   <div class="body">
-    <AxleSection corners={axle.corners} scale={4.2} legend />
+    <AxleSection
+      corners={axle.corners}
+      scale={4.2}
+      legend
+      title={say(parts.sectionOf, { name: vehicle.name, axle: axle.name })}
+    />
     <div class="say stack">
       {#if axle.pads_life}
         <div>

@@ -15,6 +15,7 @@
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import ForecastQuality from "./ForecastQuality.svelte";
+  import SaveSvg from "../../parts/SaveSvg.svelte";
   import WearChart from "./WearChart.svelte";
   import WhatIf from "./WhatIf.svelte";
   import { limitLength } from "../../format/lengths";
@@ -143,7 +144,7 @@
     {/if}
 
     {#if value.readings.length && positions.length}
-      <section class="sheet">
+      <section class="sheet" data-picture>
         <div class="row spread">
           <h2>{texts.thicknessOverDistance}</h2>
           <SelectField
@@ -163,6 +164,7 @@
         <WearChart wear={value} {positions} />
         <p class="quiet">
           {texts.chartNote}
+          <SaveSvg title={say(texts.chartOf, { vehicle: value.axle_name.vehicle_name, axle: axle.name })} />
         </p>
       </section>
     {/if}
