@@ -43,4 +43,12 @@ RSpec.describe "bin/install" do
     expect(install("--port", "many").last).to eq(2)
     expect(install("--wrong").last).to eq(2)
   end
+
+  it "copies the same as the container file" do
+    packaging, installing =
+      %w[packaging/Containerfile bin/install].map { |path| File.read(File.join(Graver::Boot::ROOT, path)) }
+    copied = packaging.scan(/^COPY --from=built (.+)$/).flat_map { |line| line[0].scan(%r{/srv/graver/(\S+)}).flatten }
+    installed = installing.scan(/cp -R (.+?) "\$new/).flat_map { |line| line[0].split }
+    expect(copied).to match_array(installed)
+  end
 end
