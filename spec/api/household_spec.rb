@@ -16,8 +16,13 @@ RSpec.describe "The API" do
     expect(car["axles"].map { |axle| [axle["name"], axle["sides"]] }).to eq(
       [["front", %w[left right]], ["rear", %w[left right]]]
     )
-    bike = ask(:post, "/vehicles", { name: "Wren", kind: "motorcycle", discs: { front: 2, rear: 1 } })
-    expect(bike["axles"].map { |axle| axle["sides"] }).to eq([%w[left right], %w[left]])
+    bike =
+      ask(
+        :post,
+        "/vehicles",
+        { name: "Wren", kind: "motorcycle", discs: { front: 2, rear: 1 }, disc_sides: { front: "left", rear: "right" } }
+      )
+    expect(bike["axles"].map { |axle| axle["sides"] }).to eq([%w[left right], %w[right]])
   end
 
   it "lists vehicles with their drafts and jobs in progress" do
@@ -125,7 +130,7 @@ RSpec.describe "The API" do
     %w[/ /index.html].each do |path|
       get path
       expect([last_response.status, last_response.headers["last-modified"]]).to eq([200, nil])
-      expect(last_response.body).to match(%r{<html data-english="&quot;us&quot;" data-units="[^"]*mm[^"]*" .*</html>}m)
+      expect(last_response.body).to match(%r{<html data-english="&quot;us&quot;" data-remote="false" data-units="[^"]*mm[^"]*" .*</html>}m)
     end
     post "/"
     expect(last_response.status).to eq(405)
@@ -250,6 +255,7 @@ RSpec.describe "The API" do
     expect(fields(ask(:put, "/units", { rotor: "32nd", torque: "N·m" })).keys).to eq(["rotor"])
     expect(units[ask(:get, "/units")]).to eq("pad" => "mm", "rotor" => "mm", "torque" => "lbf·ft")
     ask(:put, "/vocabulary", { english: "uk" })
-    expect(Graver::Boot.page_data(context, {})).to eq("english" => "uk", "units" => units[ask(:get, "/units")])
+    told = Graver::Boot.page_data(context, { "REMOTE_ADDR" => "192.168.7.9" })
+    expect(told).to eq("english" => "uk", "remote" => true, "units" => units[ask(:get, "/units")])
   end
 end

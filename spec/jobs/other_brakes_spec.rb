@@ -24,6 +24,24 @@ RSpec.describe "Jobs on other brakes" do
     expect_order(plan, "level_before", "deglaze", "bike_caliper_on", "pump")
   end
 
+  # The front brake has a hand lever, the rear one a pedal: pumping the other one would prove nothing. The wheel stays on.
+  it "names the lever or the pedal of the brake that was open, or both" do
+    bike = { "caliper.kind": "motorcycle_floating" }
+    axles = vehicle("motorcycle", front: bike, rear: bike)
+    pumped = ->(plan) { spoken(plan).find { |step| step["key"].end_with?("pump") } }
+    rear = pumped.call(planned(axles[:rear], "pads"))
+    expect(rear["text"]).to include("Pump the pedal slowly until it is firm")
+    expect(rear["cautions"].map { |each| each["text"] }.join).to include("until the pedal is firm")
+    expect(pumped.call(planned(axles[:front], "pads"))["text"]).to include("Pump the lever slowly until it is firm")
+    both = planned(axles[:front], "pads", axles[:rear].to_s => ["pads"])
+    expect(pumped.call(both)["text"]).to include("Pump the pedal and the lever slowly until each is firm")
+    texts = spoken(both).map { |step| [step["text"], step["why"]].join(" ") }.join(" ")
+    expect(texts).to include("Pull the pad pin").and include("Turn the wheel by hand")
+    expect(texts).not_to match(/with the wheel on|Turn the hub|pedal \(lever\)/)
+  end
+
+  def spoken(_plan) = ask(:get, "/jobs/#{job_id}")["steps"]
+
   it "says nothing of cars on a motorcycle with two front discs, and blocks its lever" do
     front =
       axle(

@@ -69,8 +69,18 @@ module Graver
       end
 
       # The owner's words for fasteners, by the axle's properties: { "wheel nut" => "wheel bolt" }
-      def terms(place)
-        @content.fetch("terms").map { |name, words| words.fetch(place[name], {}) }.reduce({}, :merge)
+      def terms(place) = terms_of([place])
+
+      # The same of what concerns several places at once: what they agree on; where they differ, the words for several.
+      def terms_of(places)
+        all =
+          @content
+            .fetch("terms")
+            .map do |name, words|
+              found = places.map { |place| place[name] }.uniq
+              words.fetch(found.one? ? found.first : "several", {})
+            end
+        all.reduce({}, :merge)
       end
 
       def units(field) = UNITS[field.quantity]&.units || []

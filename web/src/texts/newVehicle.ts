@@ -16,7 +16,12 @@ export const distanceTowed = english(
   "A trailer has no odometer: enter the distance it has been towed, as well as you know it. Note longer trips afterwards.",
 );
 export const discsOnTheFrontWheel = english("<Discs|Rotors> on the front wheel");
-export const one = "One";
+export const oneOnTheLeft = "One, on the left";
+export const oneOnTheRight = "One, on the right";
+export const discOfTheRearWheel = english("<Disc|Rotor> of the rear wheel");
+export const onTheLeft = "On the left";
+export const onTheRight = "On the right";
+export const fromTheSaddle = "Left and right as seen from the saddle.";
 export const two = "Two";
 export const odometerIn = "Odometer in";
 export const kilometres = english("<Kilometres|Kilometers>");

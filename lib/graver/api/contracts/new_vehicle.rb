@@ -16,6 +16,10 @@ module Graver
             optional(:front).filled(:integer, included_in?: [1, 2])
             optional(:rear).filled(:integer, included_in?: [1, 2])
           end
+          optional(:disc_sides).hash do
+            optional(:front).filled(:string, included_in?: Service::Household::AddVehicle::BOTH)
+            optional(:rear).filled(:string, included_in?: Service::Household::AddVehicle::BOTH)
+          end
         end
 
         # Other vehicles have two axles, and say later what brakes are on them.

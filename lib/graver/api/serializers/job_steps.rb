@@ -40,7 +40,7 @@ module Graver
             place: placed.place,
             joins: detail.joins,
             text: said(placed),
-            why: step.why,
+            why: step.why && @wordings[placed.axle].trade(step.why),
             mandatory: step.mandatory,
             safety_critical: step.safety_critical,
             waits_for: detail.waits,
@@ -66,10 +66,11 @@ module Graver
         end
 
         def asks(placed, plan)
-          question = placed.step.asks
+          question, wording = placed.step.asks, @wordings[placed.axle]
           {
-            text: question.text,
-            answers: question.answers.map { |answer| answer.to_h.slice(:id, :label, :good) },
+            text: wording.own(question.text),
+            answers:
+              question.answers.map { |answer| { **answer.to_h.slice(:id, :good), label: wording.own(answer.label) } },
             answer: plan.job&.answers&.fetch(placed.key, nil)
           }
         end

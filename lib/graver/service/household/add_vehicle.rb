@@ -13,8 +13,8 @@ module Graver
           @context = context
         end
 
-        # given: { name:, kind:, drive: "combustion" and distance_unit: "km" unless given, discs: { front:, rear: } of a
-        # motorcycle, axles: 1 to 3 and brakes: of a trailer }, checked by its contract;
+        # given: { name:, kind:, drive: "combustion" and distance_unit: "km" unless given, discs: { front:, rear: } and
+        # disc_sides: { front:, rear: } of single ones of a motorcycle, axles: 1 to 3 and brakes: of a trailer }, checked by its contract;
         # sample: is all of it made up? -> Storage::Vehicle
         def call(given, sample: false)
           @context.store.transaction { add(given, sample).tap { |vehicle| brake(vehicle, given) } }
@@ -23,8 +23,7 @@ module Graver
         private
 
         def add(given, sample)
-          discs = given.fetch(:discs, {})
-          axles = names(given).map { |name| { name:, sides: sides(given[:kind], discs[name.to_sym]) } }
+          axles = names(given).map { |name| { name:, sides: sides(given, name.to_sym) } }
           @context.store.vehicles.add(
             name: given[:name].strip,
             kind: given[:kind],
@@ -48,8 +47,12 @@ module Graver
           vehicle.axles.each { |axle| @context.store.brake_data.add(axle.id, [entry], at: @context.now) }
         end
 
-        # A motorcycle's wheel has one disc or two; a single one is taken to sit on the left.
-        def sides(kind, discs) = kind == "motorcycle" && (discs || 1) == 1 ? ["left"] : BOTH
+        # A motorcycle's wheel has one disc, on one side, or two.
+        def sides(given, wheel)
+          return BOTH unless given[:kind] == "motorcycle" && given.fetch(:discs, {}).fetch(wheel, 1) == 1
+
+          [given.fetch(:disc_sides, {}).fetch(wheel, BOTH.first)]
+        end
       end
     end
   end

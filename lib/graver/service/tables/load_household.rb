@@ -56,13 +56,14 @@ module Graver
         end
 
         def vehicle(given)
-          discs = given.fetch("discs", {}).transform_keys(&:to_sym)
+          discs, disc_sides = %w[discs disc_sides].map { |key| given.fetch(key, {}).transform_keys(&:to_sym) }
           vehicle =
             Household::AddVehicle.new(@context).call(
               {
                 **given.slice("name", "kind", "distance_unit", "brakes").transform_keys(&:to_sym),
                 axles: given.fetch("axles").length,
-                discs:
+                discs:,
+                disc_sides:
               },
               sample: true
             )

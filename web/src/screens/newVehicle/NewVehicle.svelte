@@ -14,7 +14,8 @@
   let kind = $state<Kind>("car");
   let drive = $state<Schemas["Drive"]>("combustion");
   let unit = $state<"km" | "mi">("km");
-  let frontDiscs = $state("2");
+  let front = $state<"both" | "left" | "right">("both");
+  let rear = $state<"left" | "right">("right");
   let axles = $state("1");
   let brakes = $state<"drum_overrun" | "drum_electric">("drum_overrun");
   let error = $state<unknown>(null);
@@ -32,7 +33,12 @@
         kind,
         drive: kind === "motorcycle" || kind === "trailer" ? "combustion" : drive,
         distance_unit: unit,
-        ...(kind === "motorcycle" ? { discs: { front: Number(frontDiscs), rear: 1 } } : {}),
+        ...(kind === "motorcycle"
+          ? {
+              discs: { front: front === "both" ? 2 : 1, rear: 1 },
+              disc_sides: { rear, ...(front === "both" ? {} : { front }) },
+            }
+          : {}),
         ...(kind === "trailer" ? { axles: Number(axles) as 1 | 2 | 3, brakes } : {}),
       });
       await push(`/vehicles/${vehicle.id}/first`);
@@ -82,12 +88,22 @@
   {:else}
     <RadioGroup
       legend={texts.discsOnTheFrontWheel}
-      bind:chosen={frontDiscs}
+      bind:chosen={front}
       options={[
-        { id: "1", label: texts.one },
-        { id: "2", label: texts.two },
+        { id: "both", label: texts.two },
+        { id: "left", label: texts.oneOnTheLeft },
+        { id: "right", label: texts.oneOnTheRight },
       ]}
     />
+    <RadioGroup
+      legend={texts.discOfTheRearWheel}
+      bind:chosen={rear}
+      options={[
+        { id: "left", label: texts.onTheLeft },
+        { id: "right", label: texts.onTheRight },
+      ]}
+    />
+    <p class="quiet">{texts.fromTheSaddle}</p>
   {/if}
   <RadioGroup
     legend={texts.odometerIn}

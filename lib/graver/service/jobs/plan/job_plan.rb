@@ -34,11 +34,12 @@ module Graver
           ) do
             # -> id of an axle of the vehicle by its name
             def axle_id(name) = scope.axles.find { |axle| axle.name == name }.file.axle.id
-            # In the owner's distances and words, those of an axle where it is named.
+            # In the owner's distances and words: those of an axle where it is named, else of all that are worked on.
             def wording(knowledge, axle = nil)
-              of = scope.axles.find { |each| each.name == axle } || scope.axles.first
-              terms = knowledge.brake_data.terms(of.file.place)
-              Base::Wording.new(overview.vehicle.distance_unit, { **terms, **own_names(of.file) })
+              named = scope.axles.select { |each| each.name == axle }
+              files = [named, scope.included, scope.axles.first(1)].find(&:any?).map(&:file)
+              terms = knowledge.brake_data.terms_of(files.map(&:place))
+              Base::Wording.new(overview.vehicle.distance_unit, { **terms, **own_names(files.first) })
             end
             # Fasteners of the owner's own, by the names he gave them.
             def own_names(file)
