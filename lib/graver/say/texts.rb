@@ -45,13 +45,14 @@ module Graver
               tokens.fetch(Regexp.last_match(1).to_sym) == 1 ? Regexp.last_match(2) : Regexp.last_match(3)
             end
         # The only axle of a trailer needs no name.
-        plain = plain.gsub("{axle} ", "") if tokens[:axle] == "single"
+        nameless = tokens[:axle].to_s.casecmp?("single")
+        plain = plain.gsub(/\{axle\}:? /, "") if nameless
         said =
           plain.gsub(TOKEN) do
             name, type = Regexp.last_match(1).to_sym, Regexp.last_match(2) || "text"
             TYPES.fetch(type).call(name == :unit ? tokens.fetch(:unit, unit) : tokens.fetch(name), unit)
           end
-        Typography.tied(said)
+        Typography.tied(nameless && tokens[:axle] == "Single" ? upper_first(said) : said)
       end
 
       # A part in words, by its name in the log: "rotors" is "rotors" or "discs", "left rotor" too.
@@ -61,6 +62,8 @@ module Graver
 
       # { "faults.between" => "Enter ...", ... } in the English of this thread
       def all = ALL.fetch(Spoken.english)
+
+      def upper_first(text) = text.sub(/\A[[:alpha:]]/, &:upcase)
 
       def flat(texts, prefix = nil)
         texts.each_with_object({}) do |(key, text), found|
@@ -72,7 +75,7 @@ module Graver
       ALL =
         English::ALL.to_h { |english| [english, flat(English.put(YAML.safe_load_file(FILE), english)).freeze] }.freeze
 
-      private_class_method :flat
+      private_class_method :flat, :upper_first
     end
   end
 end

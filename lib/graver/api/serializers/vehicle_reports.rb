@@ -72,7 +72,7 @@ module Graver
         def findings
           @vehicle[:axles].flat_map do |axle|
             axle[:reasons].to_a.map do |reason|
-              { severity: axle.dig(:state, :label), text: told("#{axle[:name].capitalize}: #{reason[:sentence]}") }
+              { severity: axle.dig(:state, :label), text: told(AxleName.tells(axle[:name], reason[:sentence])) }
             end
           end
         end
@@ -81,7 +81,7 @@ module Graver
           @sets.map do |set|
             km = set[:km]
             ends = t(set[:now] ? "set_now" : "set_was", km:, from: set[:from], upto: set[:upto])
-            ["#{set[:axle].capitalize} #{set[:part]}s", [ends, went_first(set), *seen(set)].compact]
+            [AxleName.before(set[:axle], "#{set[:part]}s"), [ends, went_first(set), *seen(set)].compact]
           end
         end
 

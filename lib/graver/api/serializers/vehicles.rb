@@ -144,7 +144,7 @@ module Graver
           if axles.empty?
             still_open(overview)
           else
-            axles.map { |axle| "#{axle.file.axle.name.capitalize}: #{lead(axle)}" }.join(" ")
+            axles.map { |axle| AxleName.tells(axle.file.axle.name, lead(axle)) }.join(" ")
           end
         end
 

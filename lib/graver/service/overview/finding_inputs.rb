@@ -22,7 +22,7 @@ module Graver
         def place(scope, side, pad, measures)
           Core::Judgement::Place.new(scope:, axle_id: @file.axle.id, side:, pad:, measures:)
         end
-        def label(*words) = [@file.axle.name.capitalize, *words].compact.join(" ")
+        def label(*words) = AxleName.before(@file.axle.name, words.compact.join(" ")).rstrip
 
         def positions
           return [] unless @answer.pads

@@ -12,7 +12,7 @@ module Graver
           works
             .reject { |_, ids| ids.empty? }
             .map do |axle, ids|
-              "#{axle.capitalize}: #{ids.map { |id| Typography.inside(knowledge.work(id).label) }.join(", ")}"
+              AxleName.tells(axle, ids.map { |id| Typography.inside(knowledge.work(id).label) }.join(", "))
             end
             .join(". ")
         end
