@@ -7,6 +7,9 @@ module Graver
 
     module_function
 
+    # The name where it is needed, or nil.
+    def word(name) = name == ONLY ? nil : name
+
     # "rear", "left inner pad" -> "Rear left inner pad"; between: what stands between them
     def before(name, text, between: " ")
       name == ONLY ? text.sub(/\A[[:alpha:]]/, &:upcase) : "#{name.capitalize}#{between}#{text}"

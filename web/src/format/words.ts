@@ -87,6 +87,10 @@ export const ofAxle = <const Text extends string>(text: Text, axle: string): str
   axle === SINGLE ? text.replace("{axleName} ", "") : text.replace("{axleName}", axle);
 /** The only axle of a trailer needs no name. */
 export const SINGLE = "single";
+/** An axle's name in front of a noun, as a token of a text; empty where it needs none. */
+export const axleWord = (name: string): string => (name === SINGLE ? "" : name);
+/** An axle's name as a heading. */
+export const axleTitle = (name: string): string => (name === SINGLE ? texts.onlyAxle : upperFirst(name));
 
 const DRUM_WORDS = texts.drumWords.map(
   ([usual, own]) => [new RegExp(`(?<!\\{)\\b${usual}(?=s?\\b)`, "g"), own] as const,

@@ -3,7 +3,7 @@
   import { say } from "../texts/say";
   import { lazyApi } from "../api/lazyApi";
   import type { Schemas } from "../api/client";
-  import { lowerFirst, upperFirst } from "../format/words";
+  import { axleTitle, axleWord, lowerFirst, upperFirst } from "../format/words";
   import { Loader } from "./loader.svelte";
   import type { Here, Page } from "./currentPage.svelte";
 
@@ -66,7 +66,7 @@
   const page = $derived(
     here.title ??
       (axle && AXLE_PAGES[here.page]
-        ? say(texts.axlePage, { axle: axle.name, page: lowerFirst(label[here.page]) })
+        ? say(texts.axlePage, { axle: axleWord(axle.name), page: lowerFirst(label[here.page]) })
         : lowerFirst(label[here.page])),
   );
 </script>
@@ -96,8 +96,8 @@
         {#each vehicle.axles as each (each.id)}<a
             href={ofAxle(page, each.id)}
             aria-current={here.page === page && here.axle === each.id ? "page" : undefined}
-            aria-label={say(texts.axlePage, { axle: upperFirst(each.name), page: lowerFirst(label[page]) })}
-            >{upperFirst(each.name)}</a
+            aria-label={say(texts.axlePage, { axle: upperFirst(axleWord(each.name)), page: lowerFirst(label[page]) })}
+            >{axleTitle(each.name)}</a
           >{/each}
       </span>
     {/each}

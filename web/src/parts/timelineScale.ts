@@ -1,6 +1,6 @@
 import * as formatTexts from "../texts/format";
 import * as texts from "../texts/parts";
-import { ofBrake } from "../format/words";
+import { axleWord, listed, ofBrake } from "../format/words";
 import { say } from "../texts/say";
 import type { Schemas } from "../api/client";
 
@@ -165,7 +165,7 @@ export function allLanes(garage: Schemas["Garage"], lines: Schemas["Timelines"] 
     return [
       ...vehicle.axles
         .filter((axle) => axle.pads_life)
-        .map((axle) => axleLane(axle, `${vehicle.name}, ${axle.name}`, garage.today, events)),
+        .map((axle) => axleLane(axle, listed(vehicle.name, axleWord(axle.name)), garage.today, events)),
       ...(whole ? [whole] : []),
     ];
   });

@@ -35,3 +35,6 @@ export const drumWords: [string, string][] = [
   [english("<Disc|Rotor>"), "Drum"],
   [english("<disc|rotor>"), "drum"],
 ];
+
+/** The only axle of a trailer. */
+export const onlyAxle = "Axle";

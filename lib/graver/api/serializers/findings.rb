@@ -122,7 +122,7 @@ module Graver
         def marks(seen, axle)
           seen
             .select(&:severity)
-            .map { |mark| mark(mark, [axle && axle.file.axle.name, mark.side, mark.face].compact.join(" ")) }
+            .map { |mark| mark(mark, [axle && AxleName.word(axle.file.axle.name), mark.side, mark.face].compact.join(" ")) }
         end
 
         def mark(mark, place)

@@ -87,7 +87,7 @@ module Graver
 
         def label(row, axles)
           [
-            axles[row.axle_id],
+            AxleName.word(axles[row.axle_id]),
             row.side,
             row.pad,
             part(row),
@@ -125,7 +125,7 @@ module Graver
 
         # unit: of the odometer that day
         def mark(condition, axles, unit)
-          place = [axles[condition.axle_id], condition.side, condition.face].compact.join(" ")
+          place = [AxleName.word(axles[condition.axle_id]), condition.side, condition.face].compact.join(" ")
           common = {
             id: condition.id,
             place:,

@@ -74,7 +74,7 @@ module Graver
           when "bled"
             Say::Texts.t("log.fluid_bled", axle:)
           when "answered"
-            Say::Texts.t("log.seen_to", what: [axle, answered(part)].compact.join(" "))
+            Say::Texts.t("log.seen_to", what: [AxleName.word(axle), answered(part)].compact.join(" "))
           when "fit"
             Say::Texts.t("log.fitted", axle:, part:)
           when "reading"

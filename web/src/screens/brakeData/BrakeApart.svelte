@@ -1,7 +1,7 @@
 <script lang="ts">
   import * as texts from "../../texts/brakeData";
   import { say } from "../../texts/say";
-  import { upperFirst } from "../../format/words";
+  import { axleWord, upperFirst } from "../../format/words";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import BrakePicture from "../../parts/brake/BrakePicture.svelte";
@@ -39,7 +39,7 @@
   <BrakePicture
     {parts}
     {shown}
-    said={say(texts.apartDrawn, { name: upperFirst(form.data!.axle.name) })}
+    said={say(texts.apartDrawn, { name: upperFirst(axleWord(form.data!.axle.name)) })}
     ratio={0.72}
     apart
     dashed

@@ -11,7 +11,7 @@
   import { DIAMETER, PAD_KEYS, ROTOR_KEYS } from "./brakeDrawing";
   import { DRUM_KEYS, LINING_KEYS } from "./drumDrawing";
   import Problem from "../../parts/Problem.svelte";
-  import { lowerFirst, upperFirst } from "../../format/words";
+  import { axleWord, lowerFirst, upperFirst } from "../../format/words";
   import { BrakeData, type Field } from "./brakeData.svelte";
 
   let { params }: { params: { id: string } } = $props();
@@ -80,7 +80,7 @@
   <div class="stack">
     <div class="row spread">
       <div>
-        <h1>{say(texts.nameBrakeData, { name: upperFirst(axle.name) })}</h1>
+        <h1>{say(texts.nameBrakeData, { name: upperFirst(axleWord(axle.name)) })}</h1>
       </div>
       <p role="status" class="quiet">{form.said}</p>
     </div>

@@ -18,7 +18,7 @@
   import SymptomQuestions from "./SymptomQuestions.svelte";
   import { thickness } from "../../format/lengths";
   import { degrees, degreeUnit } from "../../format/temperature";
-  import { brakesAt, lowerFirst, ofBrake, rough, upperFirst } from "../../format/words";
+  import { axleTitle, axleWord, brakesAt, lowerFirst, ofBrake, rough, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
 
   let { params }: { params: { id: string } } = $props();
@@ -48,7 +48,7 @@
     const axle = loaded.value!.findings.axles.find((each) => each.id === finding.axle_id);
     const first = found.find((each) => each.lead.axle_id === finding.axle_id)?.lead;
     if (!axle || first !== finding || !["plan", "stop"].includes(finding.severity)) return null;
-    return { href: `#/axles/${axle.id}/job-plan`, label: say(texts.planJob, { name: axle.name }) };
+    return { href: `#/axles/${axle.id}/job-plan`, label: say(texts.planJob, { name: axleWord(axle.name) }) };
   }
 </script>
 
@@ -64,7 +64,7 @@
       </div>
       <div class="row">
         {#each findings.axles as axle (axle.id)}<span class="row axle"
-            ><strong>{upperFirst(axle.name)}</strong><StateMark state={axle.state} /></span
+            ><strong>{axleTitle(axle.name)}</strong><StateMark state={axle.state} /></span
           >{/each}
       </div>
     </div>
@@ -96,12 +96,12 @@
       </section>
       <div class="stack">
         {#each findings.axles as axle (axle.id)}
-          <section class="sheet" aria-label={say(texts.nameRotors, { name: axle.name })}>
+          <section class="sheet" aria-label={say(texts.nameRotors, { name: axleWord(axle.name) })}>
             <AxleSection corners={axle.corners} scale={2.6} />
             <h2>
               {ofBrake(
                 say(axle.rotors.with_pads ? texts.rotorsWithNewPads : texts.rotorsToday, {
-                  name: upperFirst(axle.name),
+                  name: upperFirst(axleWord(axle.name)),
                   label: lowerFirst(axle.rotors.label),
                 }),
                 axle.corners[0]?.drum ? "drum" : "disc",
@@ -122,7 +122,7 @@
                 </p>{/each}
             </details>
             {#if axle.rotors.outcome !== "stay"}<a href="#/axles/{axle.id}/job-plan"
-                >{say(texts.planJob, { name: axle.name })}</a
+                >{say(texts.planJob, { name: axleWord(axle.name) })}</a
               >{/if}
           </section>
         {/each}
@@ -133,7 +133,7 @@
             <p>{fluid.sentence}</p>
             {#each fluid.axles as axle (axle.name)}
               {#if axle.pushed_ml !== null}<p>
-                  {say(texts.namePistonsHomeForNew, { name: upperFirst(axle.name) })}
+                  {say(texts.namePistonsHomeForNew, { name: axleWord(axle.name) })}
                   <span class="number">{say(common.pushedMlMl, { pushedMl: axle.pushed_ml })}</span>
                   {texts.pushedBack}{#if axle.draw_off_ml !== null};
                     {axle.draw_off_ml > 0
@@ -164,7 +164,7 @@
               {#each findings.next_readings as next (next.axle + next.position)}<li>
                   {ofBrake(
                     say(texts.axlePositionPadACaliper, {
-                      axle: upperFirst(next.axle),
+                      axle: upperFirst(axleWord(next.axle)),
                       position: next.position,
                       round: Math.round(next.narrows * 100),
                       rough: rough(next.narrows_km, vehicle.distance_unit),

@@ -13,7 +13,7 @@
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import InvalidData from "../../parts/InvalidData.svelte";
   import StateMark from "../../parts/StateMark.svelte";
-  import { day, exact, month, ofBrake, span, upperFirst } from "../../format/words";
+  import { axleTitle, axleWord, day, exact, month, ofBrake, span, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
 
@@ -131,9 +131,9 @@
           <a
             class="axle"
             href="#/axles/{axle.id}/wear"
-            aria-label={say(texts.axleWearLink, { name: vehicle.name, name2: axle.name })}
+            aria-label={say(texts.axleWearLink, { name: vehicle.name, name2: axleWord(axle.name) })}
           >
-            <span class="row spread"><strong>{upperFirst(axle.name)}</strong><StateMark state={axle.state} /></span>
+            <span class="row spread"><strong>{axleTitle(axle.name)}</strong><StateMark state={axle.state} /></span>
             <span class="cell">
               <AxleSection corners={axle.corners} scale={2.1} />
               <span class="say">

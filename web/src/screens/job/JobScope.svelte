@@ -6,7 +6,7 @@
   import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
-  import { upperFirst } from "../../format/words";
+  import { axleTitle, axleWord } from "../../format/words";
   import { chosenReasons, chosenWorks, withWork, type JobPlanState } from "../../parts/jobPlan.svelte";
   import AxleSection from "../../parts/AxleSection.svelte";
   import Approaches from "../../parts/Approaches.svelte";
@@ -81,9 +81,13 @@
 <div class="axles">
   {#each axles as axle (axle.id)}
     {@const here = shown(axle.id)}
-    <section class="sheet" class:whole={begun.size < 2} aria-label={say(common.nameAxle, { name: axle.name })}>
+    <section
+      class="sheet"
+      class:whole={begun.size < 2}
+      aria-label={say(common.nameAxle, { name: axleWord(axle.name) })}
+    >
       <h2>
-        {upperFirst(axle.name)}
+        {axleTitle(axle.name)}
         {#if !axle.included}<span class="quiet">{texts.notPartOfThisJob}</span>{/if}
       </h2>
       {#if axle.included}
@@ -104,7 +108,7 @@
       {/if}
       <div class="chosen">
         <fieldset class="group" disabled={!job.open || job.busy}>
-          <legend class="sr">{say(texts.workOnTheNameAxle, { name: axle.name })}</legend>
+          <legend class="sr">{say(texts.workOnTheNameAxle, { name: axleWord(axle.name) })}</legend>
           {#each axle.works.filter((work) => first(axle, work)) as work (work.id)}{@render choice(axle, work)}{/each}
           {#if axle.works.some((work) => !first(axle, work))}
             {@const more = axle.works.filter((work) => !first(axle, work))}

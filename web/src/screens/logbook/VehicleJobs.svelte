@@ -5,7 +5,7 @@
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { amount } from "../../format/jobs";
-  import { day } from "../../format/words";
+  import { axleWord, day } from "../../format/words";
   import Problem from "../../parts/Problem.svelte";
   import { vehicleAt } from "./vehicleAt.svelte";
 
@@ -23,7 +23,7 @@
       <p class="row">
         {#each vehicle.axles.filter((axle) => !axle.job) as axle (axle.id)}
           <Button size="field" kind="tertiary" href="#/axles/{axle.id}/job-plan"
-            >{say(texts.planJob, { axle: axle.name })}</Button
+            >{say(texts.planJob, { axle: axleWord(axle.name) })}</Button
           >
         {/each}
       </p>

@@ -10,7 +10,7 @@
   import { FormState } from "../../parts/formState.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { focusOn } from "../../parts/focus";
-  import { upperFirst } from "../../format/words";
+  import { axleTitle, axleWord } from "../../format/words";
   import CaliperSketch from "./CaliperSketch.svelte";
 
   /** Just added: what can be seen through the wheels, one tap each, then on to the first inspection. */
@@ -46,8 +46,8 @@
     </div>
     <Fault text={form.first} />
     {#each loaded.value as data (data.axle.id)}
-      <section class="sheet" aria-label={say(texts.axle, { name: data.axle.name })}>
-        <h2>{upperFirst(data.axle.name)}</h2>
+      <section class="sheet" aria-label={say(texts.axle, { name: axleWord(data.axle.name) })}>
+        <h2>{axleTitle(data.axle.name)}</h2>
         {#each data.fields.filter((field) => ASKED.includes(field.key)) as field (field.key)}
           <div class="ask" role="group" aria-label={field.label}>
             <p>{field.label}</p>

@@ -23,7 +23,7 @@
   import Timeline from "../../parts/Timeline.svelte";
   import { axleLane, vehicleLane, type Lane } from "../../parts/timelineScale";
   import Shortcuts from "../../parts/Shortcuts.svelte";
-  import { day, month, rough, upperFirst, inUnit, listed } from "../../format/words";
+  import { axleTitle, day, inUnit, listed, month, rough } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
 
@@ -61,7 +61,7 @@
 
   function lanes(of: Schemas["Vehicle"], events: Schemas["TimelineEvent"][]): Lane[] {
     const whole = vehicleLane(events, "Vehicle", today);
-    return [...of.axles.map((axle) => axleLane(axle, upperFirst(axle.name), today, events)), ...(whole ? [whole] : [])];
+    return [...of.axles.map((axle) => axleLane(axle, axleTitle(axle.name), today, events)), ...(whole ? [whole] : [])];
   }
 
   async function drop(row: Schemas["Planned"]) {

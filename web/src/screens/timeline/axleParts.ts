@@ -1,4 +1,4 @@
-import { ofBrake, upperFirst } from "../../format/words";
+import { axleWord, ofBrake, upperFirst } from "../../format/words";
 import * as texts from "../../texts/timeline";
 import type { Schemas } from "../../api/client";
 import { say } from "../../texts/say";
@@ -12,7 +12,7 @@ export const axleParts = <
   axles.flatMap((axle) =>
     (["pads", "rotors"] as const).flatMap((part) => {
       const chance = axle[part];
-      const text = say(part === "pads" ? texts.axlePads : texts.axleRotors, { axle: upperFirst(axle.name) });
+      const text = say(part === "pads" ? texts.axlePads : texts.axleRotors, { axle: upperFirst(axleWord(axle.name)) });
       const label = ofBrake(text, axle.brakes);
       return chance === null ? [] : [{ label, axle, part, chance }];
     }),

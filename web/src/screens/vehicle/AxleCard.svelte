@@ -8,7 +8,7 @@
   import AxleSection from "../../parts/AxleSection.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import { limitLength } from "../../format/lengths";
-  import { day, month, ofBrake, rough, span, upperFirst } from "../../format/words";
+  import { axleTitle, axleWord, day, month, ofBrake, rough, span } from "../../format/words";
 
   /** One axle as it stands: drawn, how long it lasts, why, and where to go from here. */
   interface Props {
@@ -21,9 +21,9 @@
   let { vehicle, axle, today, keys }: Props = $props();
 </script>
 
-<section class="sheet axle" aria-label={say(common.nameAxle, { name: axle.name })}>
+<section class="sheet axle" aria-label={say(common.nameAxle, { name: axleWord(axle.name) })}>
   <div class="row spread">
-    <h2>{upperFirst(axle.name)}</h2>
+    <h2>{axleTitle(axle.name)}</h2>
     <StateMark state={axle.state} />
   </div>
   <div class="body">
@@ -31,7 +31,7 @@
       corners={axle.corners}
       scale={4.2}
       legend
-      title={say(parts.sectionOf, { name: vehicle.name, axle: axle.name })}
+      title={say(parts.sectionOf, { name: vehicle.name, axle: axleWord(axle.name) })}
     />
     <div class="say stack">
       {#if axle.pads_life}
@@ -82,7 +82,7 @@
   </div>
   <div class="row actions">
     <Button size="field" kind="tertiary" href="#/vehicles/{vehicle.id}/inspection?axle={axle.id}"
-      >{say(texts.inspectionTheName, { name: axle.name })}<kbd aria-hidden="true">{keys.look}</kbd></Button
+      >{say(texts.inspectionTheName, { name: axleWord(axle.name) })}<kbd aria-hidden="true">{keys.look}</kbd></Button
     >
     <Button size="field" kind="tertiary" href="#/axles/{axle.id}/wear"
       >{texts.wear}<kbd aria-hidden="true">{keys.wear}</kbd></Button

@@ -20,7 +20,7 @@
   import { axleLane, vehicleLane, type Lane } from "../../parts/timelineScale";
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import StateMark from "../../parts/StateMark.svelte";
-  import { day, exact, listed, upperFirst, inUnit } from "../../format/words";
+  import { axleTitle, day, exact, inUnit, listed, upperFirst } from "../../format/words";
   import InvalidData from "../../parts/InvalidData.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
@@ -70,7 +70,7 @@
   function lanes(of: Schemas["Vehicle"]): Lane[] {
     const events = loaded.value?.events ?? [];
     const whole = vehicleLane(events, "Vehicle", today);
-    return [...of.axles.map((axle) => axleLane(axle, upperFirst(axle.name), today, events)), ...(whole ? [whole] : [])];
+    return [...of.axles.map((axle) => axleLane(axle, axleTitle(axle.name), today, events)), ...(whole ? [whole] : [])];
   }
 
   async function renamedTo(name: string | null) {

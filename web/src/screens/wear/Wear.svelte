@@ -10,16 +10,26 @@
   import { lazyApi } from "../../api/lazyApi";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
-  import TermText from "../../parts/TermText.svelte";
   import Problem from "../../parts/Problem.svelte";
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import ForecastQuality from "./ForecastQuality.svelte";
   import SaveSvg from "../../parts/SaveSvg.svelte";
   import WearChart from "./WearChart.svelte";
+  import WearWhy from "./WearWhy.svelte";
   import WhatIf from "./WhatIf.svelte";
   import { limitLength } from "../../format/lengths";
-  import { day, lowerFirst, ofBrake, month, position as named, rough, span, upperFirst } from "../../format/words";
+  import {
+    axleWord,
+    day,
+    lowerFirst,
+    month,
+    ofBrake,
+    position as named,
+    rough,
+    span,
+    upperFirst,
+  } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
 
@@ -72,7 +82,7 @@
   <div class="stack">
     <div>
       <div class="row spread">
-        <h1>{say(texts.nameWear, { name: upperFirst(axle.name) })}</h1>
+        <h1>{say(texts.nameWear, { name: upperFirst(axleWord(axle.name)) })}</h1>
         <StateMark state={axle.state} large />
       </div>
     </div>
@@ -190,16 +200,7 @@
       <PositionTable components={value.components} {unit} />
     {/if}
 
-    <section class="sheet">
-      <h2>{texts.whyItSaysSo}</h2>
-      <ul class="why">
-        {#each axle.reasons as reason (reason.rule)}<li>
-            <strong>{axle.state.label}:</strong>
-            {reason.sentence} <span class="quiet">({reason.source})</span>
-          </li>{/each}
-        {#each value.why as line (line)}<li><TermText text={line} /></li>{/each}
-      </ul>
-    </section>
+    <WearWhy {axle} why={value.why} />
     <div class="row no-print">
       <Button href="#/axles/{axle.id}/job-plan">{common.planAJob}<kbd aria-hidden="true">j</kbd></Button>
       <Button kind="tertiary" href="#/vehicles/{value.axle_name.vehicle_id}/inspection?axle={axle.id}"
@@ -231,12 +232,5 @@
   .again {
     font-weight: 600;
     font-size: 1.1rem;
-  }
-  .why {
-    display: grid;
-    gap: 0.35rem;
-    padding-left: 1.1rem;
-    list-style: disc;
-    line-height: 1.4;
   }
 </style>
