@@ -122,7 +122,9 @@ module Graver
         def marks(seen, axle)
           seen
             .select(&:severity)
-            .map { |mark| mark(mark, [axle && AxleName.word(axle.file.axle.name), mark.side, mark.face].compact.join(" ")) }
+            .map do |mark|
+              mark(mark, [axle && AxleName.word(axle.file.axle.name), mark.side, mark.face].compact.join(" "))
+            end
         end
 
         def mark(mark, place)

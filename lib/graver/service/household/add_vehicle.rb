@@ -14,8 +14,8 @@ module Graver
         end
 
         # given: { name:, kind:, drive: "combustion" and distance_unit: "km" unless given, discs: { front:, rear: } and
-        # disc_sides: { front:, rear: } of single ones of a motorcycle, axles: 1 to 3 and brakes: of a trailer }, checked
-        # by its contract; sample: is all of it made up? -> Storage::Vehicle
+        # disc_sides: { front:, rear: } of single ones of a motorcycle, axles: 1 to 3 and brakes: of a trailer },
+        # checked by its contract; sample: is all of it made up? -> Storage::Vehicle
         def call(given, sample: false)
           @context.store.transaction { add(given, sample).tap { |vehicle| brake(vehicle, given) } }
         end
