@@ -323,4 +323,18 @@ RSpec.describe "Findings in the API" do
       /The fluid of the rear brake fell by 0\.70/
     )
   end
+
+  # A motorcycle has a lever and a pedal, neither servo nor parking brake, and bars.
+  it "asks a rider about the lever and the pedal" do
+    asked =
+      ask(:get, "/symptoms")["symptoms"].select { |each| (each["vehicles"] || ["motorcycle"]).include?("motorcycle") }
+    ids = asked.map { |each| each["id"] }
+    expect(ids).to include("lever", "lever_pulsates", "grinding")
+    expect(ids).not_to include("pedal")
+    expect(JSON.generate(asked)).not_to match(/steering wheel|parking|servo|booster/i)
+    bike = ask(:post, "/vehicles", { name: "Finch", kind: "motorcycle" })["id"]
+    outcome = ask(:post, "/vehicles/#{bike}/symptoms", { symptom: "lever", answers: { how: "weak" } })
+    expect(outcome).to include("severity" => "stop", "sentence" => /pads don't bite.*Do not drive/)
+    expect(ask(:get, "/garage")["vehicles"].find { |each| each["id"] == bike }["state"]["severity"]).to eq("stop")
+  end
 end

@@ -130,7 +130,9 @@ RSpec.describe "The API" do
     %w[/ /index.html].each do |path|
       get path
       expect([last_response.status, last_response.headers["last-modified"]]).to eq([200, nil])
-      expect(last_response.body).to match(%r{<html data-english="&quot;us&quot;" data-remote="false" data-units="[^"]*mm[^"]*" .*</html>}m)
+      expect(last_response.body).to match(
+        %r{<html data-english="&quot;us&quot;" data-remote="false" data-units="[^"]*mm[^"]*" .*</html>}m
+      )
     end
     post "/"
     expect(last_response.status).to eq(405)

@@ -42,6 +42,10 @@ RSpec.describe "Severities" do
       "symptom.soft_pedal",
       "symptom.long_pedal",
       "symptom.hard_pedal",
+      "symptom.lever_sinks",
+      "symptom.lever_soft",
+      "symptom.lever_long",
+      "symptom.little_braking",
       "symptom.fluid_loss"
     )
     expect(of("stop").map { |id| marks[id]["caution"] }).to all(
@@ -153,6 +157,8 @@ RSpec.describe "Severities" do
       open.grep_v(/\A(pipe|bearing|axle_seal|coupling|threads)\.|ledges.rusted|brake_cable.frayed/)
     ).to contain_exactly(
       "symptom.sinking_pedal",
+      "symptom.lever_sinks",
+      "symptom.little_braking",
       "symptom.fluid_loss",
       "symptom.warning_light",
       "symptom.hard_pedal",

@@ -172,7 +172,7 @@ RSpec.describe "At the car", :demo do
     page.click_button "Slide pin bolts 1: open"
     page.fill_in "Reached", with: "26"
     page.click_button "Save"
-    expect(page).to have_text("This step changed in another window since you read it.")
+    expect(page).to have_text("This step has changed since you read it.")
     expect(page).to have_css(".torque .figure", text: "41 N·m")
     expect(context.store.jobs.find(2).torques).to be_empty
     # 41 N·m are 30.2 lbf·ft (1 lbf·ft = 1.3558 N·m, NIST SP 811)

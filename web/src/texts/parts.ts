@@ -69,9 +69,9 @@ export const unitFromNow = "{unit} from now";
 export const andCountMore = "And {count} more.";
 export const reachTheirLimit = "{what} reach their limit";
 export const doesNotCount = "Doesn't count:";
-export const changedElsewhere = "Changed in another window";
+export const changedElsewhere = "Changed elsewhere";
 export const whichVersion =
-  "Something you changed was also changed in another window. Which version do you want to keep?";
+  "Something you changed was also changed in another window or on another device. Which version do you want to keep?";
 export const showTheOther = "Use the other version";
 export const saveMine = "Save my version";
 export const thisJobAlone = "For this job only.";

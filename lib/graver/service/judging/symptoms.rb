@@ -14,11 +14,14 @@ module Graver
           "pulsation" => %w[rotors],
           "pull" => %w[uneven],
           "pedal" => %w[fluid pistons],
+          "lever" => %w[fluid pistons pads],
+          "lever_pulsates" => %w[rotors],
           "hot" => %w[uneven],
           "fluid" => %w[fluid pads],
           "light" => %w[pads fluid],
           "parking" => %w[parking],
-          "vibration" => %w[rotors]
+          "vibration" => %w[rotors],
+          "shakes" => %w[rotors]
         }.freeze
 
         def initialize(context)
