@@ -30,7 +30,7 @@ RSpec.describe "More journeys in the browser" do
   end
 
   it "measures a one-disc motorcycle in inches and 32nds, with the plate" do
-    add("Motorcycle", discs: "One", unit: "Miles")
+    add("Motorcycle", discs: "One, on the left", unit: "Miles")
     page.within("section[aria-label='front axle']") { expect(page).to have_css("svg[role=img]", count: 1) }
     open_inspection("front")
     # u: inch; p: with plate, while the field is empty
