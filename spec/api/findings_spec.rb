@@ -245,7 +245,7 @@ RSpec.describe "Findings in the API" do
         conditions: [{ item: "symptom", mark: "pulsation" }]
       )
     )
-    expect(findings["silent"]).to include(/Front: the pedal pulsates/)
+    expect(findings["silent"]).to include(/Front: pulsation was noticed/)
     expect(rotors).to include(
       "outcome" => "measure_again",
       "sides" => include(include("sentence" => /you felt pulsation/))

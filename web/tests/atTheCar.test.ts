@@ -279,3 +279,67 @@ describe("the way through a job", () => {
     expect([await course.saveReads(course.moves[0]!), await course.saveReads(course.moves[0]!)]).toEqual([false, true]);
   });
 });
+
+describe("a job that another device works on too", () => {
+  const progress = (more: object) =>
+    ({
+      id: 1,
+      state: "in_progress",
+      planned: null,
+      ticked: [],
+      ticked_by: {},
+      waits_for: {},
+      deviations: {},
+      torques: [],
+      halted: false,
+      ...more,
+    }) as unknown as Schemas["JobProgress"];
+  beforeEach(() => {
+    vi.useFakeTimers();
+    vi.stubGlobal("document", { visibilityState: "visible" });
+  });
+  afterEach(() => vi.useRealTimers());
+
+  it("takes what was ticked there, says who did it, and is left alone while nothing is new", async () => {
+    const job = new JobPlanState(plan({ planned: null, ticked_by: {}, steps: [step("judge"), step("pads_out")] }));
+    const course = new Course(job);
+    const stop = course.watch();
+    const asked = vi.spyOn(lazyApi, "progress").mockResolvedValue(progress({}));
+    const before = job.plan;
+    await vi.advanceTimersByTimeAsync(3100);
+    expect([asked.mock.calls.length, job.plan === before, course.news]).toEqual([1, true, null]);
+    const by = { judge: { person: "Nora", at: "2026-05-16T10:00:00Z" } };
+    asked.mockResolvedValue(progress({ ticked: ["judge"], ticked_by: by }));
+    await vi.advanceTimersByTimeAsync(3000);
+    expect(job.plan!.ticked).toEqual(["judge"]);
+    expect([course.news!.person, course.news!.steps.map((each) => each.key)]).toEqual(["Nora", ["judge"]]);
+    asked.mockResolvedValue(progress({ ticked: ["judge", "pads_out"], ticked_by: by }));
+    await vi.advanceTimersByTimeAsync(3000);
+    // of nobody's name: told apart from what Nora did
+    expect([course.news!.person, course.news!.steps.map((each) => each.key)]).toEqual([null, ["pads_out"]]);
+    stop();
+    await vi.advanceTimersByTimeAsync(9000);
+    expect(asked).toHaveBeenCalledTimes(3);
+  });
+
+  it("takes no answer that is older than a tick of its own, and asks for none while hidden or closed", async () => {
+    const { outbox } = await import("../src/parts/outbox.svelte");
+    const job = new JobPlanState(plan({ planned: null, ticked_by: {}, steps: [step("judge")] }));
+    const stop = job.follow();
+    let answer: (of: Schemas["JobProgress"]) => void = () => undefined;
+    const asked = vi.spyOn(lazyApi, "progress").mockReturnValueOnce(new Promise((done) => (answer = done)));
+    await vi.advanceTimersByTimeAsync(3100);
+    outbox.sent += 1;
+    job.plan = { ...job.plan!, ticked: ["judge"] };
+    answer(progress({}));
+    await vi.advanceTimersByTimeAsync(10);
+    expect(job.plan.ticked).toEqual(["judge"]);
+    vi.stubGlobal("document", { visibilityState: "hidden" });
+    await vi.advanceTimersByTimeAsync(3000);
+    vi.stubGlobal("document", { visibilityState: "visible" });
+    job.plan = { ...job.plan!, state: "finished" };
+    await vi.advanceTimersByTimeAsync(3000);
+    expect(asked).toHaveBeenCalledTimes(1);
+    stop();
+  });
+});

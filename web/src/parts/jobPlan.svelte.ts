@@ -9,6 +9,9 @@ import * as undos from "../texts/undo";
 
 type Plan = Schemas["JobPlan"];
 
+/** How often another device's ticks are looked for. */
+const POLL_MS = 3000;
+
 const ADJUSTED = { drop: undos.stepSkipped, insert: undos.stepAdded, move: undos.stepMoved };
 /** The owner's newest change of the order. */
 const newestEvent = (plan: Plan): number =>
@@ -112,6 +115,37 @@ export class JobPlanState {
     this.plan = withProgress(this.plan, progress);
     if (replanned || progress.halted !== this.plan.halts.length > 0) void this.act(() => api.job(progress.id));
   };
+  /**
+   * Looks what another device has done, while the page is seen and nothing waits to be sent. heard: told of it before it
+   * is taken. Returns what ends it.
+   */
+  follow(heard: (progress: Schemas["JobProgress"]) => void = () => {}): () => void {
+    const timer = setInterval(() => {
+      if (document.visibilityState !== "visible" || outbox.waiting.length || !this.ongoing) return;
+      const asked = outbox.sent;
+      void lazyApi.progress(this.id).then(
+        (progress) => {
+          // What was ticked here meanwhile is no news, and newer than this answer.
+          if (asked !== outbox.sent || outbox.waiting.length || !this.#differs(progress)) return;
+          heard(progress);
+          this.answered(progress, this.refused);
+        },
+        () => {},
+      );
+    }, POLL_MS);
+    return () => clearInterval(timer);
+  }
+  /** Whether it says anything that the plan doesn't. */
+  #differs(progress: Schemas["JobProgress"]): boolean {
+    const { steps, halts, state, planned, ticked, torques } = this.plan!;
+    const deviations = (steps ?? []).filter((step) => step.deviation).map((step) => [step.key, step.deviation]);
+    const said = [state, planned, ticked, torques, halts.length > 0, deviations.sort()];
+    const { halted, deviations: now, ...rest } = progress;
+    return (
+      JSON.stringify(said) !==
+      JSON.stringify([rest.state, rest.planned, rest.ticked, rest.torques, halted, Object.entries(now).sort()])
+    );
+  }
   choose = (line: string, supply: number | null) => {
     const of = this.plan!.parts.find((each) => each.id === line);
     const name = of?.supplies.find((each) => each.id === supply)?.name ?? of?.label;

@@ -1,13 +1,9 @@
-import { lazyApi } from "../../api/lazyApi";
 import type { Schemas } from "../../api/client";
 import { stepGroups, type StepGroup } from "../../format/jobs";
 import type { JobPlanState } from "../../parts/jobPlan.svelte";
 import { Bolts } from "./bolts.svelte";
 import { Reads } from "./reads.svelte";
 import { outbox } from "../../parts/outbox.svelte";
-
-/** How often another device's ticks are looked for. */
-const POLL_MS = 3000;
 
 /** The place in a job: its step groups, the current one, and those done. */
 export class Course {
@@ -104,22 +100,8 @@ export class Course {
   /** What another device has done since this one moved on, or null. */
   news = $state.raw<{ person: string | null; steps: Schemas["JobStep"][] } | null>(null);
 
-  /** Looks what another device has ticked, while the page is seen and nothing waits to be sent. */
-  watch(): () => void {
-    const timer = setInterval(() => {
-      if (document.visibilityState !== "visible" || outbox.waiting.length) return;
-      const asked = outbox.sent;
-      void lazyApi.progress(this.job.id).then(
-        (progress) => {
-          // What was ticked here meanwhile is no news.
-          if (asked === outbox.sent && !outbox.waiting.length) this.#hear(progress);
-          this.job.answered(progress, this.job.refused);
-        },
-        () => {},
-      );
-    }, POLL_MS);
-    return () => clearInterval(timer);
-  }
+  /** Follows what another device does in the job. */
+  watch = (): (() => void) => this.job.follow((progress) => this.#hear(progress));
 
   #hear(progress: Schemas["JobProgress"]): void {
     const { steps, ticked } = this.job.plan!;

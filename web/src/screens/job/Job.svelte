@@ -40,6 +40,9 @@
   const job = $derived(loaded.value);
   $effect(() => (job ? outbox.listen(job.answered) : undefined));
   const plan = $derived(job?.plan);
+  const working = $derived(plan?.state === "in_progress");
+  // Another device may be at the car.
+  $effect(() => (working ? job?.follow() : undefined));
   $effect(() => currentPage.at({ vehicle: plan?.vehicle.id }, "jobs", plan?.title));
   const part = $derived(params.part ?? (plan && ["in_progress", "finished"].includes(plan.state) ? "steps" : "ready"));
   const next = $derived(plan?.steps?.find((step) => !plan.ticked.includes(step.key)));
