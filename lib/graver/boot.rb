@@ -151,21 +151,32 @@ module Graver
 
     # Starts the work ahead whenever something has changed, and again where it ended just then.
     def keep_ahead(context, ahead)
+      seen = since = nil
+      every(LOOK_EVERY_SECONDS) do
+        now = [context.store.revisions.then { |at| [at.vehicles, at.shared] }, context.today]
+        since = context.clock if now != seen
+        seen = now
+        ahead.start if context.clock - since < AGAIN_SECONDS
+      end
+    end
+
+    # Runs the block in a thread, again and again with a pause after it. The pause is no part of an ensure: a thread
+    # that is ended while the block runs would sleep through it first, and the process with it.
+    def every(seconds)
       Thread.new do
-        seen = since = nil
         loop do
-          now = [context.store.revisions.then { |at| [at.vehicles, at.shared] }, context.today]
-          since = context.clock if now != seen
-          seen = now
-          ahead.start if context.clock - since < AGAIN_SECONDS
-        rescue NotSaved
-          # whoever asks is told
-        rescue StandardError => e
-          ErrorLog.report(e)
-        ensure
-          sleep LOOK_EVERY_SECONDS
+          attempt { yield }
+          sleep seconds
         end
       end
+    end
+
+    def attempt
+      yield
+    rescue NotSaved
+      # whoever asks is told
+    rescue StandardError => e
+      ErrorLog.report(e)
     end
 
     # A digest of everything that shapes an answer, but the records.
@@ -183,15 +194,9 @@ module Graver
     # Looks through the file for damage, and makes the day's backup.
     def keep_copies(context)
       check = Storage::CheckApart.new(CHECK, context.store.backups.household)
-      Thread.new do
-        loop do
-          context.store.damaged! if check.damaged?
-          context.store.backups.daily
-        rescue StandardError => e
-          ErrorLog.report(e)
-        ensure
-          sleep COPY_EVERY_SECONDS
-        end
+      every(COPY_EVERY_SECONDS) do
+        context.store.damaged! if check.damaged?
+        context.store.backups.daily
       end
     end
 
