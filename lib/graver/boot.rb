@@ -162,10 +162,10 @@ module Graver
 
     # Runs the block in a thread, again and again with a pause after it. The pause is no part of an ensure: a thread
     # that is ended while the block runs would sleep through it first, and the process with it.
-    def every(seconds)
+    def every(seconds, &block)
       Thread.new do
         loop do
-          attempt { yield }
+          attempt(&block)
           sleep seconds
         end
       end
