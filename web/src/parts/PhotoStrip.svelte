@@ -80,6 +80,9 @@
     max-width: 200px;
     object-fit: cover;
   }
+  .small {
+    margin-top: 0.35rem;
+  }
   .small img {
     height: 44px;
     max-width: 80px;

@@ -162,6 +162,7 @@
     }
     .wide {
       flex-basis: 100%;
+      order: 1;
     }
   }
 </style>
