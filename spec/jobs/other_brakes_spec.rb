@@ -40,6 +40,16 @@ RSpec.describe "Jobs on other brakes" do
     expect(texts).not_to match(/with the wheel on|Turn the hub|pedal \(lever\)/)
   end
 
+  # Its rotor is bolted to the wheel, which is out: it has no hub face, studs or hat, and no parking shoes.
+  it "says nothing of a car's hub where a motorcycle's rotor is renewed" do
+    bike = { "caliper.kind": "motorcycle_fixed", "rotor.retention": "bolts", "rotor_bolt.torque": %w[23 N·m] }
+    plan = planned(axle(:front, bike, kind: "motorcycle", discs: { front: 2 }), "pads", "rotors_new")
+    texts = %w[film bare].map { |hub| approach(hub:) && spoken(plan).map { |step| step["text"] }.join(" ") }
+    expect(texts).to all(match(/Brush the seat of the rotor on the wheel/))
+    expect(texts).to all(include("off the wheel. If it's stuck, tap its carrier", "flat against its seat"))
+    expect(texts.join).not_to match(/\bstuds?\b|parking|window|\bhub\b|\bhat\b/i)
+  end
+
   def spoken(_plan) = ask(:get, "/jobs/#{job_id}")["steps"]
 
   it "says nothing of cars on a motorcycle with two front discs, and blocks its lever" do
