@@ -246,8 +246,24 @@ RSpec.describe "Jobs on other brakes" do
       "corner_check"
     )
     expect(said(plan, "pipe_started")).to include("its bolts still out").and include("start the pipe nut by hand")
+    # a new caliper's pistons are back: nothing is pushed but the old one, before its pipe is open
+    expect_order(plan, "push_a_little", "pipe_off", "caliper_ready", "pipe_started")
+    expect(steps(plan)).not_to include("piston_home")
     expect(parts(plan)).to include("hub_kit" => 2, "caliper" => 2)
     expect(steps(plan)).to include("bleed")
+  end
+
+  it "pushes no piston of a new caliper, whatever way was chosen, and lines up one that winds in" do
+    approach(piston: "on_car", fluid_back: "screw")
+    data = { **floating, "slide_pin_bolt.torque": %w[30 N·m], "hose.fitting": "banjo", "bracket.kind": "separate" }
+    rear = axle(:rear, { **data, "parking_brake.kind": "cable" })
+    pushed = %w[piston_home piston_wound piston_home_on_car screw_open screw_open_first screw_closed]
+    expect(steps(planned(rear, "pads")) & pushed).not_to be_empty
+    plan = planned(rear, "pads", "caliper")
+    expect(steps(plan) & pushed).to be_empty
+    expect(said(plan, "caliper_ready_cable")).to include("slots line up with the pad's peg")
+    expect_order(plan, "hose_off_banjo", "caliper_ready_cable", "pads_in", "bleed")
+    expect(plan.fluid.plan.pushed).to eq(0)
   end
 
   it "tells two different bolts of one caliper apart" do
