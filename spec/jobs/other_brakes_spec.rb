@@ -45,7 +45,7 @@ RSpec.describe "Jobs on other brakes" do
     bike = { "caliper.kind": "motorcycle_fixed", "rotor.retention": "bolts", "rotor_bolt.torque": %w[23 N·m] }
     plan = planned(axle(:front, bike, kind: "motorcycle", discs: { front: 2 }), "pads", "rotors_new")
     texts = %w[film bare].map { |hub| approach(hub:) && spoken(plan).map { |step| step["text"] }.join(" ") }
-    expect(texts).to all(match(/Brush the seat of the rotor on the wheel/))
+    expect(texts).to all(include("Brush the seat of the rotor on the wheel"))
     expect(texts).to all(include("off the wheel. If it's stuck, tap its carrier", "flat against its seat"))
     expect(texts.join).not_to match(/\bstuds?\b|parking|window|\bhub\b|\bhat\b/i)
   end

@@ -29,8 +29,8 @@ module Graver
         # Works that are in no list.
         def hidden = @works.values.select(&:hidden).map(&:id)
 
-        # The works with their meanings for the steps, without those that one of them spares: ["pads"] -> ["pads", "open",
-        # "push"], ["pads", "caliper"] -> ["pads", "open", "caliper", ...]
+        # The works with their meanings for the steps, without those that one of them spares: ["pads"] -> ["pads",
+        # "open", "push"], ["pads", "caliper"] -> ["pads", "open", "caliper", ...]
         def expanded(works)
           works.flat_map { |id| [id, *@works.fetch(id).means] }.uniq - works.flat_map { |id| @works.fetch(id).spares }
         end
