@@ -8,10 +8,14 @@ const browser = await puppeteer.launch({
   browser: "firefox",
   executablePath: process.env.GRAVER_FIREFOX ?? "/usr/bin/firefox-esr",
   headless: true,
+  defaultViewport: null,
   protocolTimeout: 60_000,
 });
 const page = await browser.newPage();
-await page.setViewport({ width: 1280, height: 800 });
+// An older Firefox sets the size, and doesn't know the orientation that comes with it.
+await page.setViewport({ width: 1280, height: 800 }).catch((error) => {
+  if (!/unknown command/.test(error.message)) throw error;
+});
 const errors = [];
 page.on("pageerror", (error) => errors.push(error.message));
 
