@@ -266,6 +266,15 @@ RSpec.describe "Jobs on other brakes" do
     expect(plan.fluid.plan.pushed).to eq(0)
   end
 
+  # The lip of a worn rotor catches the old pads whatever the caliper comes off for.
+  it "pushes the old piston a little before any caliper comes off" do
+    data = { **floating, "slide_pin_bolt.torque": %w[30 N·m], "bracket.kind": "separate", "hose.fitting": "banjo" }
+    front = axle(:front, data)
+    %w[clips pins hose].each do |work|
+      expect_order(planned(front, work), "level_before", "push_a_little", "pin_bolts_out")
+    end
+  end
+
   it "tells two different bolts of one caliper apart" do
     rear =
       one_disc(
