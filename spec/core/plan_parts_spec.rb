@@ -190,7 +190,10 @@ RSpec.describe "What a job takes" do
   end
 
   it "knows what works mean, where they apply and what can't be combined" do
-    expect(rules.expanded(%w[caliper])).to contain_exactly("caliper", "wheels", "open", "push", "hydraulics", "bleed")
+    # the pistons of a new caliper are back: it spares the pushing that pads bring with them
+    expect(rules.expanded(%w[caliper])).to contain_exactly("caliper", "wheels", "open", "hydraulics", "bleed")
+    expect(rules.expanded(%w[pads])).to include("push")
+    expect(rules.expanded(%w[pads caliper])).not_to include("push")
     fixed = setup("front", ["pads"], calipers: "fixed_opposed").configuration.merge("sensors" => false)
     expect(rules.offered(fixed).map { |work| work["id"] }).not_to include("clips", "pins", "shoes", "sensors")
     expect(rules.conflicts(%w[rotors_new rotors_turn])).to eq(["choose either new or machined rotors"])
