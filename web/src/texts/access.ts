@@ -43,13 +43,13 @@ export const yourName = "Your name";
 export const saveName = "Save name";
 export const nameSaved = "Saved.";
 export const whoUsesIt =
-  "Who uses this device? Your name goes with every inspection and step you enter on it, so that the log says who did what.";
+  "Who uses this device? Your name is saved with every inspection and step you enter on it, so that the log shows who did what.";
 export const withoutAName = "Continue without a name";
 export const asGuest = "As a guest: can look, but not change anything";
 export const guestDevice = "Guest";
 export const usedBy = "{device}, {person}";
 export const youAreAGuest = "You are a guest on this device: you can look at everything, but not change it.";
 export const notForGuests = "This page is for entering things. A guest can look at every other page.";
-export const nameHint = "Goes with every inspection, step and correction you enter on this device. The log shows it.";
+export const nameHint = "Saved with every inspection, step and correction you enter on this device. The log shows it.";
 /** A device's name in the list: its kind, from its browser. */
 export const thisDevice = (agent: string): string => (/Mobi/.test(agent) ? "Phone" : "Computer");
